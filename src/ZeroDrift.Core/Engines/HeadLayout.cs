@@ -1,0 +1,90 @@
+using System.Globalization;
+
+namespace ZeroDrift.Core.Engines;
+
+/// <summary>
+/// Reads how lash points sit along the heads: "1 3 5 7 / 2 4 6 8" for the cylinders of each bank from the front, and
+/// "E I I E E I I E" for the points along one bank (or one list a bank, parted by /). I intake, E exhaust, J injector, B engine brake.
+/// </summary>
+public static class HeadLayout
+{
+    private const int MostPointsPerCylinder = 6;
+
+    /// <summary>The lash points, front to back, bank by bank. A bank's points are shared out evenly among its cylinders.</summary>
+    /// <exception cref="BadInputException">Field <c>banks</c>: a cylinder missing, repeated or unknown. Field <c>layout</c>: another letter, or a number of points the cylinders cannot share.</exception>
+    public static IReadOnlyList<LashPoint> Parse(string? banks, string? layout, FiringOrder order, AdjusterKind adjuster)
+    {
+        var heads = Banks(banks, order);
+        var rows = (layout ?? "").Split('/', StringSplitOptions.TrimEntries);
+        if (rows.Length != 1 && rows.Length != heads.Count)
+            throw new BadInputException("layout", $"Give one list of points for all banks, or one for each of the {heads.Count}, parted by /.");
+        var points = new List<LashPoint>();
+        for (var bank = 0; bank < heads.Count; bank++)
+            points.AddRange(Along(heads[bank], Kinds(rows[rows.Length == 1 ? 0 : bank]), bank, adjuster));
+        return points;
+    }
+
+    private static List<List<int>> Banks(string? text, FiringOrder order)
+    {
+        var banks = new List<List<int>>();
+        var seen = new HashSet<int>();
+        var source = string.IsNullOrWhiteSpace(text) ? string.Join(' ', order.Cylinders.Order()) : text;
+        foreach (var bank in source.Split('/', StringSplitOptions.RemoveEmptyEntries))
+        {
+            var cylinders = new List<int>();
+            foreach (var part in bank.Split([' ', ',', '-'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
+            {
+                if (!int.TryParse(part, NumberStyles.None, CultureInfo.InvariantCulture, out var cylinder) || !order.Has(cylinder))
+                    throw new BadInputException("banks", $"'{part}' is not a cylinder of this engine; name 1 to {order.Count}, front first, banks parted by /.");
+                if (!seen.Add(cylinder)) throw new BadInputException("banks", $"Cylinder {cylinder} stands twice; name each once, front first.");
+                cylinders.Add(cylinder);
+            }
+            if (cylinders.Count > 0) banks.Add(cylinders);
+        }
+        if (seen.Count != order.Count)
+            throw new BadInputException("banks", $"Cylinder {order.Cylinders.Order().First(c => !seen.Contains(c))} is missing; name all {order.Count}, front first.");
+        return banks;
+    }
+
+    private static List<LashKind> Kinds(string row)
+    {
+        var kinds = new List<LashKind>();
+        foreach (var letter in row.ToUpperInvariant())
+        {
+            if (letter is ' ' or ',' or '-') continue;
+            kinds.Add(letter switch
+            {
+                'I' => LashKind.Intake,
+                'E' => LashKind.Exhaust,
+                'J' => LashKind.Injector,
+                'B' => LashKind.EngineBrake,
+                _ => throw new BadInputException("layout", $"'{letter}' is not a lash point; write I for intake, E for exhaust, J for injector, B for engine brake."),
+            });
+        }
+        return kinds;
+    }
+
+    private static IEnumerable<LashPoint> Along(List<int> cylinders, List<LashKind> kinds, int bank, AdjusterKind adjuster)
+    {
+        var each = kinds.Count / cylinders.Count;
+        if (each < 1 || each > MostPointsPerCylinder || each * cylinders.Count != kinds.Count)
+            throw new BadInputException("layout", $"{kinds.Count} points cannot be shared out evenly among {cylinders.Count} cylinders; give 1 to {MostPointsPerCylinder} for each, front first.");
+        for (var along = 0; along < kinds.Count; along++)
+        {
+            var cylinder = cylinders[along / each];
+            var own = kinds.GetRange(along / each * each, each);
+            var twins = own.Count(kind => kind == kinds[along]);
+            var before = own.Take(along % each).Count(kind => kind == kinds[along]);
+            var place = twins == 1 ? null : twins == 2 ? (before == 0 ? "front" : "rear") : (before + 1).ToString(CultureInfo.InvariantCulture);
+            var label = $"{cylinder}{kinds[along].Letter()}{(place is null ? "" : " " + place)}";
+            yield return new LashPoint(label, cylinder, kinds[along], place, AdjusterFor(kinds[along], adjuster), bank, along);
+        }
+    }
+
+    private static AdjusterKind AdjusterFor(LashKind kind, AdjusterKind valves) => kind switch
+    {
+        LashKind.Injector => AdjusterKind.InjectorScrew,
+        LashKind.EngineBrake => AdjusterKind.BrakeScrew,
+        _ => valves,
+    };
+}

@@ -1,0 +1,69 @@
+namespace ZeroDrift.Core.Hours;
+
+/// <summary>
+/// Total engine hours through meter replacements and resets: each meter is a segment, and a change carries the total on.
+/// </summary>
+public sealed class MeterHistory
+{
+    private readonly List<EngineHours> totals = [];
+    private double offset;
+    private double lastShown;
+
+    private MeterHistory()
+    {
+    }
+
+    /// <summary>Total hours at each reading, by date.</summary>
+    public IReadOnlyList<EngineHours> Totals => totals;
+
+    /// <summary>The latest total; null where the meter was never read.</summary>
+    public EngineHours? Latest => totals.Count > 0 ? totals[^1] : null;
+
+    /// <summary>Hours to add to what the present meter shows.</summary>
+    public double Offset => offset;
+
+    /// <summary>Runs through readings that are already accepted, by date then hours; at a change the old meter's last figure closes its segment.</summary>
+    public static MeterHistory Of(IEnumerable<MeterReading> readings)
+    {
+        var history = new MeterHistory();
+        foreach (var reading in readings) history.Take(reading);
+        return history;
+    }
+
+    /// <summary>
+    /// Checks a new reading against this history. <paramref name="field"/> names it in the complaint.
+    /// </summary>
+    /// <exception cref="BadInputException">
+    /// Out of range, before the last reading's day, lower than the last without being a meter change, or faster than 24 h a day.
+    /// </exception>
+    public void Check(MeterReading next, string field = "hours")
+    {
+        Require.Hours(next.ShownHours, field);
+        if (next.NewMeterShows is { } start) Require.Hours(start, "newMeterShows");
+        if (Latest is not { } last) return;
+        if (next.Date < last.Date)
+            throw new BadInputException("date", $"The meter was already read on {last.Date:yyyy-MM-dd}; a reading of {next.Date:yyyy-MM-dd} comes before it. Use that day or later.");
+        if (next.ShownHours < lastShown)
+            throw new BadInputException(field, $"{Require.Text(next.ShownHours)} h is below the last reading, {Require.Text(lastShown)} h on {last.Date:yyyy-MM-dd}. Check the figure, or say that the meter was replaced or reset.");
+        var days = next.Date.DayNumber - last.Date.DayNumber;
+        var run = next.ShownHours - lastShown;
+        // Two readings on one day, or late one evening and early the next, can still be a full day apart.
+        if (run > 24.0 * (days + 1))
+            throw new BadInputException(field, $"{Require.Text(run)} h in {days} days is more than 24 h a day since {Require.Text(lastShown)} h on {last.Date:yyyy-MM-dd}. Check the figure and the date, or say that the meter was replaced.");
+    }
+
+    /// <summary>Total hours for a figure the present meter shows.</summary>
+    public double TotalFor(double shownHours) => shownHours + offset;
+
+    /// <summary>What the meter in place on that day shows for a total; the inverse of <see cref="TotalFor"/> for the present one.</summary>
+    public double ShownFor(double totalHours) => totalHours - offset;
+
+    private void Take(MeterReading reading)
+    {
+        totals.Add(new EngineHours(reading.Date, reading.ShownHours + offset));
+        lastShown = reading.ShownHours;
+        if (reading.NewMeterShows is not { } start) return;
+        offset += reading.ShownHours - start;
+        lastShown = start;
+    }
+}

@@ -1,0 +1,165 @@
+using ZeroDrift.Core.Engines;
+
+namespace ZeroDrift.Core.Turning;
+
+/// <summary>
+/// Works out where to stop and what may be set there. A plan never sets a point where its lobe could be lifting it; what it
+/// cannot place it names. The book's list is followed to the letter where it is right. Common practice in every method.
+/// </summary>
+public static class TurningPlanner
+{
+    /// <summary>The turning plan for a request.</summary>
+    /// <exception cref="BadInputException">
+    /// <c>method</c>: one that the cycle does not allow. <c>kinds</c>: none, or intake valves on a uniflow two-stroke.
+    /// <c>startCylinder</c>: not on the engine. <c>bookStops</c>: missing, a cylinder the engine lacks, or a point listed twice.
+    /// </exception>
+    public static TurningPlan Plan(TurningEngine engine, TurningRequest request)
+    {
+        var points = Points(engine, request.Kinds);
+        var start = request.StartCylinder ?? engine.Order.Cylinders[0];
+        if (!engine.Order.Has(start))
+            throw new BadInputException("startCylinder", $"Cylinder {start} is not on this engine; choose one of {engine.Order}.");
+        if (engine.Order.Cycle == EngineCycle.TwoStroke && request.Method is not (TurningMethod.PerCylinder or TurningMethod.FewestStops or TurningMethod.Book))
+            throw new BadInputException("method", $"A two-stroke comes round every turn and has no overlap: choose perCylinder, fewestStops or book instead of {Name(request.Method)}.");
+
+        return request.Method switch
+        {
+            TurningMethod.TwoStop => BestOf(engine, points, [engine.Order.FiresAt(start), engine.Order.FiresAt(start) + 360]),
+            TurningMethod.PerCylinder or TurningMethod.Rocking => OwnCompression(engine, points, start, request.Method),
+            TurningMethod.ExhaustOpeningIntakeClosing => ByEachOther(engine, points, start),
+            TurningMethod.FewestStops => Fewest(engine, points),
+            TurningMethod.Book => BookList.Check(engine, points, request.BookStops),
+            _ => throw new BadInputException("method", "This method is not known."),
+        };
+    }
+
+    private static List<LashRef> Points(TurningEngine engine, IReadOnlyList<LashKind>? kinds)
+    {
+        var twoStroke = engine.Order.Cycle == EngineCycle.TwoStroke;
+        var wanted = kinds ?? (twoStroke ? [LashKind.Exhaust] : [LashKind.Intake, LashKind.Exhaust]);
+        if (wanted.Count == 0) throw new BadInputException("kinds", "Name at least one kind of point, such as intake or exhaust.");
+        if (twoStroke && wanted.Contains(LashKind.Intake))
+            throw new BadInputException("kinds", "A uniflow two-stroke has no intake valves; ask for exhaust and injector.");
+        return [.. from cylinder in Enumerable.Range(1, engine.Order.Count)
+                   from kind in wanted.Distinct().Order()
+                   select new LashRef(cylinder, kind)];
+    }
+
+    private static TurningPlan BestOf(TurningEngine engine, IReadOnlyList<LashRef> points, IReadOnlyList<double> stops)
+    {
+        var angles = stops.Select(stop => CrankAngle.Normalise(stop, engine.Cycle)).ToArray();
+        var sets = angles.Select(_ => new List<LashRef>()).ToArray();
+        var unplaced = new List<UnplacedPoint>();
+        foreach (var point in points)
+        {
+            if (!engine.Places(point.Kind))
+            {
+                unplaced.Add(OnlyTheBook(point));
+                continue;
+            }
+            var best = 0;
+            for (var i = 1; i < angles.Length; i++)
+                if (engine.Margin(angles[i], point) > engine.Margin(angles[best], point) + CrankAngle.SamePlaceDeg) best = i;
+            var margin = engine.Margin(angles[best], point)!.Value;
+            if (margin > CrankAngle.SamePlaceDeg) sets[best].Add(point);
+            else unplaced.Add(NoStop(point, margin));
+        }
+        return new TurningPlan(Stops(engine, [.. angles.Zip(sets)]), unplaced);
+    }
+
+    private static TurningPlan OwnCompression(TurningEngine engine, IReadOnlyList<LashRef> points, int start, TurningMethod method)
+    {
+        var wanted = FiringOrderFrom(engine, start)
+            .Select(cylinder => (engine.Order.FiresAt(cylinder), points.Where(p => p.Cylinder == cylinder)));
+        return AtGivenStops(engine, wanted, method);
+    }
+
+    private static TurningPlan ByEachOther(TurningEngine engine, IReadOnlyList<LashRef> points, int start)
+    {
+        // Guard-free edges: the mechanic sees the valve itself begin to move. Ten degrees before the intake seats is "almost closed".
+        var exhaustOpens = engine.Unguarded(LashKind.Exhaust)!.Arcs[0].From;
+        var intake = engine.Unguarded(LashKind.Intake)!.Arcs[0];
+        var intakeAlmostClosed = intake.From + intake.Length - 10;
+        var wanted = new List<(double, IEnumerable<LashRef>)>();
+        for (var i = 0; i < engine.Order.Count; i++)
+        {
+            var cylinder = (start - 1 + i) % engine.Order.Count + 1;
+            var own = points.Where(p => p.Cylinder == cylinder).ToList();
+            wanted.Add((engine.Order.FiresAt(cylinder) + exhaustOpens, own.Where(p => p.Kind == LashKind.Intake)));
+            wanted.Add((engine.Order.FiresAt(cylinder) + intakeAlmostClosed, own.Where(p => p.Kind != LashKind.Intake)));
+        }
+        return AtGivenStops(engine, wanted, TurningMethod.ExhaustOpeningIntakeClosing);
+    }
+
+    private static TurningPlan Fewest(TurningEngine engine, IReadOnlyList<LashRef> points)
+    {
+        var reachable = points.Where(p => engine.Places(p.Kind)).ToList();
+        var marks = FewestMarks.Choose(engine, reachable);
+        var plan = BestOf(engine, [.. points.Where(p => !engine.Places(p.Kind) || FewestMarks.Reaches(engine, p))], marks);
+        var beyond = from p in reachable
+                     where !FewestMarks.Reaches(engine, p)
+                     let margin = FewestMarks.Best(engine, p)
+                     select new UnplacedPoint(p, margin, $"No TDC mark leaves {p.Spoken} at least {FewestMarks.LeastMarginDeg}° clear of its lift; the best leaves {margin:0.#}°.");
+        return plan with { CannotSet = [.. beyond, .. plan.CannotSet] };
+    }
+
+    private static TurningPlan AtGivenStops(TurningEngine engine, IEnumerable<(double Angle, IEnumerable<LashRef> Points)> wanted, TurningMethod method)
+    {
+        var stops = new List<(double, List<LashRef>)>();
+        var unplaced = new List<UnplacedPoint>();
+        foreach (var (angle, points) in wanted)
+        {
+            var here = CrankAngle.Normalise(angle, engine.Cycle);
+            var set = new List<LashRef>();
+            foreach (var point in points)
+            {
+                if (engine.Margin(here, point) is not { } margin) unplaced.Add(OnlyTheBook(point));
+                else if (margin > CrankAngle.SamePlaceDeg) set.Add(point);
+                else unplaced.Add(NoStop(point, margin));
+            }
+            stops.Add((here, set));
+        }
+        return new TurningPlan(Stops(engine, stops, method), unplaced);
+    }
+
+    internal static IReadOnlyList<TurningStop> Stops(TurningEngine engine, IReadOnlyList<(double Angle, List<LashRef> Set)> stops, TurningMethod? method = null)
+    {
+        var result = new List<TurningStop>();
+        for (var i = 0; i < stops.Count; i++)
+        {
+            var (angle, set) = stops[i];
+            result.Add(new TurningStop(
+                angle,
+                i == 0 ? 0 : CrankAngle.Forward(stops[i - 1].Angle, angle, engine.Cycle),
+                engine.CompressionAt(angle),
+                engine.RockingAt(angle),
+                StopSign.Describe(engine, angle, method),
+                [.. set.Select(point => Placed(engine, angle, point))]));
+        }
+        return result;
+    }
+
+    internal static UnplacedPoint OnlyTheBook(LashRef point) =>
+        new(point, null, $"Where {point.Spoken} is free depends on its own lobe: only the book's stop list can place it.");
+
+    private static PlacedPoint Placed(TurningEngine engine, double angle, LashRef point)
+    {
+        if (engine.Guarded(point.Kind) is not { } arcs) return new PlacedPoint(point, null, null, null);
+        var local = engine.Local(angle, point.Cylinder);
+        var (back, forward) = arcs.Room(local);
+        return new PlacedPoint(point, arcs.Margin(local), back, forward);
+    }
+
+    private static UnplacedPoint NoStop(LashRef point, double margin) =>
+        new(point, margin, $"At no stop of this plan is {point.Spoken} clear of its lift; the best one is {-margin:0.#}° inside it.");
+
+    private static IEnumerable<int> FiringOrderFrom(TurningEngine engine, int start)
+    {
+        var order = engine.Order.Cylinders;
+        var first = 0;
+        while (order[first] != start) first++;
+        return Enumerable.Range(0, order.Count).Select(i => order[(first + i) % order.Count]);
+    }
+
+    private static string Name(TurningMethod method) => char.ToLowerInvariant(method.ToString()[0]) + method.ToString()[1..];
+}
