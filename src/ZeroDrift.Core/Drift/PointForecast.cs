@@ -25,12 +25,16 @@ public enum LimitSide
 /// <param name="Window">The limits.</param>
 public sealed record PointForecast(string Id, double ClearanceMm, double StandardUncertaintyMm, Rate Rate, double CovarianceMm2PerHour, Window Window)
 {
+    /// <summary>Engine hours run since the last figure; every question counts from now.</summary>
+    public double AgeHours { get; init; }
+
     /// <summary>Expected clearance after <paramref name="hours"/> more, mm.</summary>
-    public double MeanMm(double hours) => ClearanceMm + Rate.MmPerHour * hours;
+    public double MeanMm(double hours) => ClearanceMm + Rate.MmPerHour * (hours + AgeHours);
 
     /// <summary>Standard deviation of that, mm.</summary>
     public double SdMm(double hours)
     {
+        hours += AgeHours;
         var se = Rate.StandardErrorMmPerHour * hours;
         var variance = StandardUncertaintyMm * StandardUncertaintyMm + se * se + 2 * hours * CovarianceMm2PerHour;
         return Math.Sqrt(Math.Max(variance, 1e-12));
@@ -54,7 +58,7 @@ public sealed record PointForecast(string Id, double ClearanceMm, double Standar
 
     /// <summary>The same point left at another figure, freshly set.</summary>
     public PointForecast LeftAt(double clearanceMm, double uncertaintyMm) =>
-        this with { ClearanceMm = clearanceMm, StandardUncertaintyMm = uncertaintyMm, CovarianceMm2PerHour = 0 };
+        this with { ClearanceMm = clearanceMm, StandardUncertaintyMm = uncertaintyMm, CovarianceMm2PerHour = 0, AgeHours = 0 };
 
     internal void Check(string field)
     {

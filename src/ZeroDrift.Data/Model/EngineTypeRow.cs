@@ -1,0 +1,100 @@
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Turning;
+
+namespace ZeroDrift.Data.Model;
+
+/// <summary>An engine type of the book.</summary>
+public sealed class EngineTypeRow
+{
+    public Guid Id { get; set; }
+    public required string Code { get; set; }
+    public required string Name { get; set; }
+    public EngineCycle Cycle { get; set; }
+
+    /// <summary>1-5-3-6-2-4.</summary>
+    public required string FiringOrder { get; set; }
+
+    /// <summary>Null for an engine that fires evenly.</summary>
+    public List<double>? FiringAnglesDeg { get; set; }
+
+    /// <summary>Null where the book does not give it: the safe defaults stand in.</summary>
+    public ValveTiming? Timing { get; set; }
+    public double RampGuardDeg { get; set; } = TurningEngine.DefaultRampGuardDeg;
+
+    /// <summary>As typed: cylinders of each bank from the front, banks parted by /.</summary>
+    public required string Banks { get; set; }
+
+    /// <summary>As typed: E I I E …</summary>
+    public required string Layout { get; set; }
+    public AdjusterKind Adjuster { get; set; }
+    public double? PitchMm { get; set; }
+    public double ClearancePerTravel { get; set; } = 1;
+    public bool ClockwiseCloses { get; set; } = true;
+    public TurningMethod Method { get; set; }
+    public List<BookStopRow> BookStops { get; set; } = [];
+
+    /// <summary>Turning direction in the running sense, as seen from where the crank is barred.</summary>
+    public string Rotation { get; set; } = "clockwise seen from the front";
+    public string BarringTool { get; set; } = "socket on the crank nut";
+    public double ToolTurnsPerCrankTurn { get; set; } = 1;
+    public double? BookHours { get; set; }
+    public int? BookMonths { get; set; }
+    public double? FirstCheckHours { get; set; }
+    public double BreakInHours { get; set; }
+    public double JobHours { get; set; } = 4;
+    public int Version { get; set; } = 1;
+
+    public List<LashPointRow> Points { get; set; } = [];
+    public List<SpecRevisionRow> Revisions { get; set; } = [];
+}
+
+/// <summary>One stop of the book's own list.</summary>
+public sealed class BookStopRow
+{
+    public double CrankDeg { get; set; }
+
+    /// <summary>4E 3I …</summary>
+    public List<string> Points { get; set; } = [];
+}
+
+/// <summary>One lash point of a type.</summary>
+public sealed class LashPointRow
+{
+    public Guid Id { get; set; }
+    public Guid EngineTypeId { get; set; }
+    public required string Label { get; set; }
+    public int Cylinder { get; set; }
+    public LashKind Kind { get; set; }
+    public string? Place { get; set; }
+    public AdjusterKind Adjuster { get; set; }
+    public int Bank { get; set; }
+    public int Along { get; set; }
+
+    /// <summary>Order front to back, bank by bank, over the whole engine.</summary>
+    public int Order { get; set; }
+}
+
+/// <summary>A revision of the spec. Old and new stay side by side: a record says by which it was judged.</summary>
+public sealed class SpecRevisionRow
+{
+    public Guid Id { get; set; }
+    public Guid EngineTypeId { get; set; }
+    public required string Revision { get; set; }
+    public required string Source { get; set; }
+    public DateOnly Date { get; set; }
+    public SpecCondition Condition { get; set; }
+    public List<SpecLineRow> Lines { get; set; } = [];
+}
+
+/// <summary>One kind's figures, exactly as the source writes them.</summary>
+public sealed class SpecLineRow
+{
+    public LashKind Kind { get; set; }
+    public string? Min { get; set; }
+    public string? Max { get; set; }
+    public string? Set { get; set; }
+
+    /// <summary>One figure without a window: the fleet's tolerance is added.</summary>
+    public string? Single { get; set; }
+    public required string Unit { get; set; }
+}

@@ -1,0 +1,50 @@
+using ZeroDrift.Core;
+using ZeroDrift.Core.Hours;
+
+namespace ZeroDrift.Server.Calculators;
+
+public sealed record MeterReadingRequest(DateOnly? Date, double? Hours, double? NewMeterShows);
+
+public sealed record HoursRequest(IReadOnlyList<MeterReadingRequest?>? Readings, DateOnly? Today, double? DutyHoursPerDay, IReadOnlyList<double>? MonthlyWeights, double? HoursAhead);
+
+public sealed record EngineHoursResponse(DateOnly Date, double TotalHours);
+
+public sealed record HoursResponse(IReadOnlyList<EngineHoursResponse> Totals, double HoursPerDay, double HoursPerDayLow, double HoursPerDayHigh, bool FromReadings, DateOnly? DateReached, DateOnly? EarliestDate, DateOnly? LatestDate);
+
+internal static class HoursCalculator
+{
+    public static HoursResponse Hours(HoursRequest request)
+    {
+        var readings = Given.List(request.Readings, "readings", "the meter readings, each with its date", 2000)
+            .Select((r, i) => new MeterReading(
+                r.Date ?? throw new BadInputException($"readings[{i}].date", "Give the day the meter was read."),
+                Given.Number(r.Hours, $"readings[{i}].hours", "what the meter showed"),
+                r.NewMeterShows))
+            .ToList();
+        for (var i = 0; i < readings.Count; i++) Check(readings, i);
+        var history = MeterHistory.Of(readings);
+        var today = request.Today ?? readings[^1].Date;
+        var usage = Usage.Of(history.Totals, today, request.DutyHoursPerDay ?? 0, request.MonthlyWeights);
+        var ahead = request.HoursAhead ?? 0;
+        if (!(ahead >= 0 && ahead <= 1_000_000)) throw new BadInputException("hoursAhead", "Hours ahead must be from 0 to 1000000.");
+        var (earliest, latest) = usage.DateBand(today, ahead);
+        return new HoursResponse(
+            [.. history.Totals.Select(t => new EngineHoursResponse(t.Date, t.TotalHours))],
+            usage.HoursPerDay, usage.Low, usage.High, usage.FromReadings,
+            request.HoursAhead is null ? null : usage.DateAfter(today, ahead),
+            request.HoursAhead is null ? null : earliest,
+            request.HoursAhead is null ? null : latest);
+    }
+
+    private static void Check(List<MeterReading> readings, int index)
+    {
+        try
+        {
+            MeterHistory.Of(readings.Take(index)).Check(readings[index]);
+        }
+        catch (BadInputException bad)
+        {
+            throw bad.Inside($"readings[{index}]");
+        }
+    }
+}

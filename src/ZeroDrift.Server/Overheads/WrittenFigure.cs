@@ -1,0 +1,51 @@
+using System.Globalization;
+using ZeroDrift.Core;
+using ZeroDrift.Core.Lengths;
+using ZeroDrift.Core.Measuring;
+
+namespace ZeroDrift.Server.Overheads;
+
+/// <summary>
+/// A clearance written as people write it: 0.31, &lt;0.05 (closed up, no blade goes), &gt;1.00, or 0.30-0.35 where it lies between two blades. The same
+/// spelling goes out as comes in.
+/// </summary>
+internal static class WrittenFigure
+{
+    public static Reading Parse(string text, LengthUnit unit, string field)
+    {
+        var t = text.Trim();
+        if (t.StartsWith('<')) return new Reading(null, Mm(t[1..]), null, null);
+        if (t.StartsWith('>')) return new Reading(Mm(t[1..]), null, null, null);
+        var dash = t.IndexOfAny(['-', '–'], 1 <= t.Length ? 1 : 0);
+        if (dash > 0)
+        {
+            var (low, high) = (Mm(t[..dash]), Mm(t[(dash + 1)..]));
+            if (low >= high) throw new BadInputException(field, $"'{t}' runs the wrong way: write the smaller blade first, like 0.30-0.35.");
+            return Reading.Between(low, high);
+        }
+        return Reading.Direct(Mm(t), Reading.DefaultFeelSdMm);
+
+        double Mm(string part)
+        {
+            var mm = Length.Parse(part, unit, field).Millimetres;
+            return mm <= 25 ? mm : throw new BadInputException(field, $"{part.Trim()} {(unit == LengthUnit.Thou ? "thou" : "mm")} is no clearance; up to 25 mm is taken. Check the unit.");
+        }
+    }
+
+    /// <summary>The figure of a reading in a unit; empty where there is none.</summary>
+    public static string Write(Reading reading, LengthUnit unit)
+    {
+        if (reading.EstimateMm is { } mm)
+            return reading is { LowerMm: { } low, UpperMm: { } high } && high > low && Math.Abs((low + high) / 2 - mm) < 1e-9 ? $"{Text(low)}-{Text(high)}" : Text(mm);
+        if (reading.UpperMm is { } upper) return "<" + Text(upper);
+        return reading.LowerMm is { } lower ? ">" + Text(lower) : "";
+
+        string Text(double value) => unit == LengthUnit.Thou
+            ? Math.Round(value / 0.0254, 2).ToString("0.##", CultureInfo.InvariantCulture)
+            : Math.Round(value, 4).ToString("0.00##", CultureInfo.InvariantCulture);
+    }
+
+    public static LengthUnit Unit(string? text, string field = "unit") => Length.ParseUnit(text ?? "mm", field);
+
+    public static string Name(LengthUnit unit) => unit == LengthUnit.Thou ? "thou" : "mm";
+}
