@@ -34,7 +34,7 @@ builder.Services.AddSingleton<OutlookCache>();
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddExceptionHandler<InputProblems>();
 builder.Services.AddProblemDetails();
-builder.Services.AddOpenApi();
+builder.Services.AddOpenApi(options => options.AddSchemaTransformer(ZeroDrift.Server.OptionalFields.Apply));
 builder.Services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
 builder.Services.Configure<JsonOptions>(options =>
 {

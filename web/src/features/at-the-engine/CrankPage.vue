@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { sentence } from '../../api/client'
+import TurningDial from '../../instruments/TurningDial.vue'
+import { useOverhead } from './useOverhead'
+
+/** For the mate at the crank: only the stop and the turn. */
+const props = defineProps<{ id: string }>()
+const { view, failure } = useOverhead(() => props.id)
+const index = computed(() => view.value?.next.stopIndex ?? (view.value ? view.value.stops.length - 1 : 0))
+const stop = computed(() => view.value?.stops[index.value])
+const next = computed(() => view.value?.stops[index.value + 1])
+const say = computed(() => {
+  const v = view.value
+  if (!v || !stop.value) return ''
+  if (v.signedAt) return 'Signed. Leave the crank.'
+  if (v.next.step === 'makeSafe' || v.next.step === 'condition') return 'Wait. It is not safe to bar yet.'
+  if (v.next.step === 'closeUp' || v.next.step === 'sign') return 'Done barring. Leave the crank.'
+  if (stop.value.proved) return 'Hold it here.'
+  const degrees = Math.round(stop.value.turnFromPreviousDeg)
+  if (index.value === 0 || degrees === 0) return 'Bar forwards until this stop.'
+  return `Bar forwards ${degrees === 360 ? 'one whole turn' : `${degrees}°`}${v.toolTurnsPerCrankTurn === 1 ? '' : `: ${Math.round(stop.value.toolTurnsFromPrevious * 10) / 10} turns of the tool`}.`
+})
+</script>
+
+<template>
+  <main class="crank">
+    <p v-if="failure && !view" class="complaint">{{ sentence(failure) }}</p>
+    <template v-if="view && stop">
+      <p class="soft">{{ view.engineName }} · stop {{ index + 1 }} of {{ view.stops.length }} · {{ view.rotation }}</p>
+      <p class="say" aria-live="assertive">{{ say }}</p>
+      <p class="sign">{{ stop.sign }}</p>
+      <TurningDial class="dial" :cycle="view.cycleDeg" :order="view.firingOrder" :angles="view.firingAnglesDeg" :crank="stop.crankDeg" :next="next?.crankDeg" :room-back="stop.roomBackDeg" :room-forward="stop.roomForwardDeg" :caption="stop.sign" />
+      <p class="soft">Hands clear before anyone bars; one person calls.</p>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.crank {
+  text-align: center;
+  padding: 1.5rem;
+}
+.say {
+  font-size: clamp(2.2rem, 6vw, 4rem);
+  font-weight: 700;
+  line-height: 1.1;
+}
+.sign {
+  font-size: 1.6rem;
+}
+.dial {
+  max-width: 420px;
+  margin: 0 auto;
+}
+</style>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useFigures } from '../../app/figures'
+import GapStrip from '../../instruments/GapStrip.vue'
+import VerdictMark from '../../instruments/VerdictMark.vue'
+
+type Point = Schemas['EnginePointResponse']
+const props = defineProps<{ points: Point[]; picked?: string }>()
+defineEmits<{ pick: [label: string] }>()
+const figures = useFigures()
+
+const banks = computed(() => {
+  const out: { cylinder: number; points: Point[] }[][] = []
+  for (const point of [...props.points].sort((a, b) => a.bank - b.bank || a.along - b.along)) {
+    const bank = (out[point.bank] ??= [])
+    const last = bank.at(-1)
+    if (last?.cylinder === point.cylinder) last.points.push(point)
+    else bank.push({ cylinder: point.cylinder, points: [point] })
+  }
+  return out
+})
+const letter = (p: Point) => ({ intake: 'I', exhaust: 'E', injector: 'J', engineBrake: 'B' })[p.kind] + (p.place ? ` ${p.place[0]}` : '')
+const shown = (p: Point) => p.expectedMm ?? p.lastMm
+/** What a figure rests on, for whoever asks. */
+const says = (p: Point) =>
+  [
+    p.lastMm !== null && p.lastMm !== undefined ? `Last ${figures.withUnit(p.lastMm)} (${figures.other(p.lastMm)})` : 'Never measured',
+    p.expectedMm !== null && p.expectedMm !== undefined ? `expected today ${figures.withUnit(p.expectedMm)} ± ${figures.figure(p.expectedSdMm)}` : '',
+    p.rate ? `${p.rate.mmPer1000h < 0 ? 'closing' : 'opening'} ${figures.rate(p.rate.mmPer1000h)} ± ${figures.rate(p.rate.standardErrorMmPer1000h)} a 1000 h` : '',
+    p.unlikeSiblings ? 'unlike its siblings' : '',
+  ]
+    .filter(Boolean)
+    .join('; ')
+const state = (p: Point) => {
+  if (p.standing === 'tight' || p.standing === 'loose') return p.standing
+  const now = shown(p)
+  if (now === null || now === undefined || p.minMm === null || p.minMm === undefined || p.maxMm === null || p.maxMm === undefined) return null
+  return now < p.minMm ? 'tight' : now > p.maxMm ? 'loose' : null
+}
+const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length)))
+</script>
+
+<template>
+  <section class="plate p-3" aria-label="Heads from above">
+    <div class="d-flex justify-content-between small soft mb-2">
+      <span class="caps">◂ Front</span>
+      <span>clearance expected now, {{ figures.unit }} · press a point for its history</span>
+    </div>
+    <template v-for="(bank, b) in banks" :key="b">
+      <div v-if="b > 0" class="crank" aria-hidden="true" />
+      <div class="bank" :style="{ gridTemplateColumns: `repeat(${Math.min(columns, columns > 4 ? 3 : columns)}, minmax(0, 1fr))` }">
+        <div v-for="c in bank" :key="c.cylinder" class="cylinder">
+          <span class="number">{{ c.cylinder }}</span>
+          <button
+            v-for="p in c.points"
+            :key="p.id"
+            type="button"
+            class="point"
+            :class="[state(p) ? `is-${state(p)}` : '', { picked: p.label === picked }]"
+            :title="says(p)"
+            :aria-label="`${p.label}: ${says(p)}`"
+            @click="$emit('pick', p.label)"
+          >
+            <span class="letter">{{ letter(p) }}</span>
+            <GapStrip :min="p.minMm" :max="p.maxMm" :set="p.setMm" :left="shown(p)" :state="state(p)" :label="p.label" />
+            <span class="figure">{{ figures.figure(shown(p)) }}</span>
+            <VerdictMark :state="state(p)" :size="15" />
+          </button>
+        </div>
+      </div>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.bank {
+  display: grid;
+  gap: 9px;
+}
+.crank {
+  border-top: 2px dotted var(--line);
+  margin: 0.8rem 0;
+}
+.cylinder {
+  background: var(--ground);
+  border: 1px solid var(--hairline);
+  border-radius: 3px;
+  padding: 0.5rem;
+  min-width: 0;
+}
+.number {
+  display: inline-flex;
+  width: 30px;
+  height: 30px;
+  border: 1.5px solid var(--ink);
+  border-radius: 50%;
+  background: var(--plate);
+  align-items: center;
+  justify-content: center;
+  font-weight: 700;
+  margin-bottom: 0.2rem;
+}
+.point {
+  display: grid;
+  grid-template-columns: auto minmax(40px, 1fr) auto 16px;
+  align-items: center;
+  gap: 0.35rem;
+  width: 100%;
+  min-height: 44px;
+  background: none;
+  border: 1px solid transparent;
+  border-radius: 3px;
+  color: inherit;
+  padding: 0 0.25rem;
+  text-align: left;
+}
+.point.picked {
+  background: var(--plate);
+  border-color: var(--blue);
+}
+.letter {
+  font-weight: 700;
+}
+.is-tight {
+  color: var(--tight);
+}
+.is-loose {
+  color: var(--loose);
+}
+</style>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { Schemas } from '../../api/client'
+import { day, hours, useFigures } from '../../app/figures'
+
+defineProps<{ rows: Schemas['LedgerRow'][] }>()
+const figures = useFigures()
+const jobs = { overhead: 'overhead', spotCheck: 'spot check', receivingCheck: 'receiving check', build: 'build' }
+const answers = { counts: '', warm: 'warm: left out of the rates', otherBlades: 'other blades: left out of the rates' }
+</script>
+
+<template>
+  <section class="plate p-2 table-responsive">
+    <h2 class="px-2 pt-1">Ledger</h2>
+    <p v-if="rows.length === 0" class="px-2 pt-2 mb-1">Nothing recorded yet. Start an overhead, or bring in an old logbook.</p>
+    <table v-else class="ledger">
+      <thead class="caps">
+        <tr>
+          <th>Hours</th>
+          <th>Date</th>
+          <th>Job</th>
+          <th>Who</th>
+          <th>Out as found</th>
+          <th>Tightest</th>
+          <th>Set</th>
+          <th>Spec</th>
+          <th>Note</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.overheadId">
+          <td class="figure" :title="`${hours(row.totalHours)} h in all`">{{ hours(row.shownHours) }}</td>
+          <td>
+            <RouterLink :to="{ name: 'record', params: { id: row.overheadId } }">{{ day(row.date, true) }}</RouterLink>
+          </td>
+          <td>{{ jobs[row.job] }}</td>
+          <td>{{ row.who }}</td>
+          <td>{{ row.measured ? `${row.outAsFound} of ${row.measured}` : '—' }}</td>
+          <td class="figure" :class="{ 'is-tight': row.tightestIsOut }">
+            <template v-if="row.tightest">{{ row.tightest }} {{ figures.figure(row.tightestMm) }}<template v-if="row.tightestIsOut"> tight</template></template>
+          </td>
+          <td>{{ row.setCount }}</td>
+          <td>{{ row.specRevision }}</td>
+          <td class="soft">{{ [answers[row.answer], row.remark, row.corrections ? `${row.corrections} corrected after signing` : ''].filter(Boolean).join(' · ') }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>

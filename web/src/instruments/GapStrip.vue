@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { mm, useFigures } from '../app/figures'
+
+/** One clearance on a scale: the window, the figure to set, as found as a ring (or a bracket), as left as a dot, what is expected as a notch. */
+const props = withDefaults(
+  defineProps<{
+    min?: number | null
+    max?: number | null
+    set?: number | null
+    found?: number | null
+    lower?: number | null
+    upper?: number | null
+    left?: number | null
+    expected?: number | null
+    state?: 'tight' | 'loose' | 'inWindow' | 'borderline' | null
+    tall?: boolean
+    label?: string
+  }>(),
+  { tall: false },
+)
+
+const figures = useFigures()
+const width = 520
+const pad = 12
+const top = computed(() => (props.tall ? 10 : 6))
+const height = computed(() => (props.tall ? 84 : 34))
+const middle = computed(() => (props.tall ? 34 : 17))
+const span = computed(() => {
+  const low = props.min ?? 0
+  const high = props.max ?? 1
+  const reach = (high - low) * 2
+  const values = [props.found, props.left, props.expected, props.lower, props.upper].filter(
+    (v): v is number => v !== null && v !== undefined && v < high + 4 * reach,
+  )
+  const from = Math.max(0, Math.min(low - reach * 0.75, ...values) - reach * 0.05)
+  return { from, to: Math.max(high + reach * 0.75, ...values) + reach * 0.05 }
+})
+const x = (v: number) =>
+  pad + ((Math.min(Math.max(v, span.value.from), span.value.to) - span.value.from) / (span.value.to - span.value.from)) * (width - 2 * pad)
+const step = computed(() => {
+  const range = span.value.to - span.value.from
+  return figures.unit === 'thou' ? (range > 0.3 ? 0.0508 : 0.0254) : range > 0.5 ? 0.05 : range > 0.2 ? 0.02 : 0.01
+})
+const ticks = computed(() => {
+  const out: { v: number; big: boolean }[] = []
+  const first = Math.ceil(span.value.from / step.value)
+  for (let i = first; i * step.value <= span.value.to; i++) out.push({ v: i * step.value, big: i % 5 === 0 })
+  return out
+})
+const said = computed(() => {
+  const parts = [props.label ?? 'clearance']
+  if (props.left !== null && props.left !== undefined) parts.push(`left ${mm(props.left)} mm`)
+  else if (props.found !== null && props.found !== undefined) parts.push(`found ${mm(props.found)} mm`)
+  if (props.min !== null && props.min !== undefined && props.max) parts.push(`window ${mm(props.min)} to ${mm(props.max)} mm`)
+  return parts.join(', ')
+})
+const tone = computed(() => (props.state === 'tight' || props.state === 'loose' ? props.state : 'ink'))
+</script>
+
+<template>
+  <svg class="strip" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="said" :class="`tone-${tone}`">
+    <title>{{ said }}</title>
+    <rect
+      v-if="min !== null && min !== undefined && max"
+      :x="x(min)"
+      :y="top"
+      :width="Math.max(2, x(max) - x(min))"
+      :height="2 * (middle - top)"
+      class="window"
+    />
+    <line :x1="pad" :x2="width - pad" :y1="middle" :y2="middle" class="scale" />
+    <line
+      v-for="tick in ticks"
+      :key="tick.v"
+      :x1="x(tick.v)"
+      :x2="x(tick.v)"
+      :y1="middle - (tick.big ? 6 : 3.5)"
+      :y2="middle + (tick.big ? 6 : 3.5)"
+      class="scale"
+    />
+    <template v-if="min !== null && min !== undefined && max">
+      <line :x1="x(min)" :x2="x(min)" :y1="top" :y2="2 * middle - top" class="limit" />
+      <line :x1="x(max)" :x2="x(max)" :y1="top" :y2="2 * middle - top" class="limit" />
+    </template>
+    <path
+      v-if="set !== null && set !== undefined"
+      :d="`M ${x(set)} ${2 * middle - top - 1} l 5 8 h -10 z`"
+      class="target"
+    />
+    <path
+      v-if="expected !== null && expected !== undefined"
+      :d="`M ${x(expected)} ${middle - 8} l 5 8 l -5 8 l -5 -8 z`"
+      class="expected"
+    />
+    <line
+      v-if="lower !== null && lower !== undefined && upper !== null && upper !== undefined && upper > lower"
+      :x1="x(lower)"
+      :x2="x(upper)"
+      :y1="middle"
+      :y2="middle"
+      class="bracket"
+    />
+    <line
+      v-else-if="upper !== null && upper !== undefined && (found === null || found === undefined)"
+      :x1="pad"
+      :x2="x(upper)"
+      :y1="middle"
+      :y2="middle"
+      class="bracket"
+    />
+    <line
+      v-else-if="lower !== null && lower !== undefined && (found === null || found === undefined)"
+      :x1="x(lower)"
+      :x2="width - pad"
+      :y1="middle"
+      :y2="middle"
+      class="bracket"
+    />
+    <circle v-if="found !== null && found !== undefined" :cx="x(found)" :cy="middle" :r="tall ? 6.5 : 7" class="found" />
+    <circle v-if="left !== null && left !== undefined" :cx="x(left)" :cy="middle" :r="tall ? 6 : 8" class="left" />
+    <g v-if="tall" class="labels">
+      <text v-for="tick in ticks.filter((t) => t.big)" :key="`l${tick.v}`" :x="x(tick.v)" :y="height - 8">
+        {{ figures.figure(tick.v) }}
+      </text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.strip {
+  width: 100%;
+  display: block;
+}
+.scale {
+  stroke: var(--ring);
+  stroke-width: 1.2;
+}
+.window {
+  fill: var(--blue-wash);
+}
+.limit {
+  stroke: var(--blue);
+  stroke-width: 2;
+}
+.target {
+  fill: var(--blue);
+}
+.expected {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-dasharray: 2 2;
+}
+.found {
+  fill: var(--plate);
+  stroke: var(--tone);
+  stroke-width: 2.6;
+}
+.left {
+  fill: var(--tone);
+}
+.bracket {
+  stroke: var(--tone);
+  stroke-width: 3.4;
+}
+.tone-ink {
+  --tone: var(--ink);
+}
+.tone-tight {
+  --tone: var(--tight);
+}
+.tone-loose {
+  --tone: var(--loose);
+}
+.labels text {
+  font-family: var(--mono);
+  font-size: 12.5px;
+  fill: var(--ink-soft);
+  text-anchor: middle;
+}
+</style>
