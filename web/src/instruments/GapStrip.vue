@@ -37,7 +37,9 @@ const span = computed(() => {
   return { from, to: Math.max(high + reach * 0.75, ...values) + reach * 0.05 }
 })
 const x = (v: number) =>
-  pad + ((Math.min(Math.max(v, span.value.from), span.value.to) - span.value.from) / (span.value.to - span.value.from)) * (width - 2 * pad)
+  pad +
+  ((Math.min(Math.max(v, span.value.from), span.value.to) - span.value.from) / (span.value.to - span.value.from)) *
+    (width - 2 * pad)
 const step = computed(() => {
   const range = span.value.to - span.value.from
   return figures.unit === 'thou' ? (range > 0.3 ? 0.0508 : 0.0254) : range > 0.5 ? 0.05 : range > 0.2 ? 0.02 : 0.01
@@ -52,7 +54,8 @@ const said = computed(() => {
   const parts = [props.label ?? 'clearance']
   if (props.left !== null && props.left !== undefined) parts.push(`left ${mm(props.left)} mm`)
   else if (props.found !== null && props.found !== undefined) parts.push(`found ${mm(props.found)} mm`)
-  if (props.min !== null && props.min !== undefined && props.max) parts.push(`window ${mm(props.min)} to ${mm(props.max)} mm`)
+  if (props.min !== null && props.min !== undefined && props.max)
+    parts.push(`window ${mm(props.min)} to ${mm(props.max)} mm`)
   return parts.join(', ')
 })
 const tone = computed(() => (props.state === 'tight' || props.state === 'loose' ? props.state : 'ink'))
@@ -117,7 +120,13 @@ const tone = computed(() => (props.state === 'tight' || props.state === 'loose' 
       :y2="middle"
       class="bracket"
     />
-    <circle v-if="found !== null && found !== undefined" :cx="x(found)" :cy="middle" :r="tall ? 6.5 : 7" class="found" />
+    <circle
+      v-if="found !== null && found !== undefined"
+      :cx="x(found)"
+      :cy="middle"
+      :r="tall ? 6.5 : 7"
+      class="found"
+    />
     <circle v-if="left !== null && left !== undefined" :cx="x(left)" :cy="middle" :r="tall ? 6 : 8" class="left" />
     <g v-if="tall" class="labels">
       <text v-for="tick in ticks.filter((t) => t.big)" :key="`l${tick.v}`" :x="x(tick.v)" :y="height - 8">

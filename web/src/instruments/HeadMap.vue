@@ -37,18 +37,17 @@ const starts = (bank: HeadPoint[]) => {
 </script>
 
 <template>
-  <svg class="head" :viewBox="`0 0 312 ${18 + banks.length * rowHeight}`" role="group" aria-label="Head map, front to the left">
+  <svg
+    class="head"
+    :viewBox="`0 0 312 ${18 + banks.length * rowHeight}`"
+    role="group"
+    aria-label="Head map, front to the left"
+  >
     <text x="2" y="11" class="front">◂ FRONT</text>
     <g v-for="(bank, b) in banks" :key="b" :transform="`translate(6, ${18 + b * rowHeight})`">
       <g v-for="group in starts(bank)" :key="group.cylinder">
         <text :x="(group.from + group.count / 2) * slot" y="13" class="cylinder">{{ group.cylinder }}</text>
-        <rect
-          :x="group.from * slot + 0.5"
-          y="18"
-          :width="group.count * slot - 2"
-          height="86"
-          class="bore"
-        />
+        <rect :x="group.from * slot + 0.5" y="18" :width="group.count * slot - 2" height="86" class="bore" />
       </g>
       <g
         v-for="(point, i) in bank"
@@ -64,11 +63,7 @@ const starts = (bank: HeadPoint[]) => {
       >
         <rect :x="i * slot + 2" y="20" :width="slot - 5" height="82" class="slot" />
         <text :x="i * slot + slot / 2 - 0.5" y="35" class="letter">{{ letter(point.kind) }}</text>
-        <text
-          v-if="point.figure"
-          class="value"
-          :transform="`translate(${i * slot + slot / 2 + 3.5}, 98) rotate(-90)`"
-        >
+        <text v-if="point.figure" class="value" :transform="`translate(${i * slot + slot / 2 + 3.5}, 98) rotate(-90)`">
           {{ point.figure }}
         </text>
       </g>

@@ -18,7 +18,12 @@ const rows = computed(() => {
   const sorted = [...props.arcs].sort((a, b) => a.cylinder - b.cylinder || rank(a.kind) - rank(b.kind))
   for (const arc of sorted) {
     const key = `${arc.cylinder}${arc.kind}`
-    if (!keys.has(key)) keys.set(key, { cylinder: arc.cylinder, kind: arc.kind, first: ![...keys.values()].some((k) => k.cylinder === arc.cylinder) })
+    if (!keys.has(key))
+      keys.set(key, {
+        cylinder: arc.cylinder,
+        kind: arc.kind,
+        first: ![...keys.values()].some((k) => k.cylinder === arc.cylinder),
+      })
   }
   let y = 34
   return [...keys.entries()].map(([key, row]) => {
@@ -43,9 +48,16 @@ const marks = computed(() => Array.from({ length: props.cycle / 180 + 1 }, (_, i
 </script>
 
 <template>
-  <svg class="lift" :viewBox="`0 0 ${left + width + 20} ${height}`" role="img" :aria-label="`Lift chart with ${stops.length} stops`">
+  <svg
+    class="lift"
+    :viewBox="`0 0 ${left + width + 20} ${height}`"
+    role="img"
+    :aria-label="`Lift chart with ${stops.length} stops`"
+  >
     <g v-for="row in rows" :key="row.key">
-      <text v-if="row.first" x="8" :y="row.y + rowHeight * 0.7" class="cylinder" :font-size="rowHeight > 15 ? 15 : 11">{{ row.cylinder }}</text>
+      <text v-if="row.first" x="8" :y="row.y + rowHeight * 0.7" class="cylinder" :font-size="rowHeight > 15 ? 15 : 11">
+        {{ row.cylinder }}
+      </text>
       <text x="34" :y="row.y + 4" class="kind">{{ letter(row.kind) }}</text>
       <line :x1="left" :x2="left + width" :y1="row.y" :y2="row.y" class="line" />
       <rect
@@ -60,7 +72,12 @@ const marks = computed(() => Array.from({ length: props.cycle / 180 + 1 }, (_, i
     </g>
     <g v-for="(stop, i) in stops" :key="`s${i}`">
       <line :x1="x(stop.crankDeg)" :x2="x(stop.crankDeg)" y1="22" :y2="height - 26" class="stop" />
-      <text :x="x(stop.crankDeg)" :y="stops.length > 8 && i % 2 ? 8 : 16" class="stop-name" :text-anchor="stop.crankDeg < 20 ? 'start' : 'middle'">
+      <text
+        :x="x(stop.crankDeg)"
+        :y="stops.length > 8 && i % 2 ? 8 : 16"
+        class="stop-name"
+        :text-anchor="stop.crankDeg < 20 ? 'start' : 'middle'"
+      >
         {{ stops.length > 6 ? i + 1 : `stop ${i + 1}` }}
       </text>
       <template v-for="row in rows" :key="`r${row.key}`">

@@ -39,9 +39,13 @@ const turn = computed(() => {
   return degrees < 1 ? null : { degrees, path: arc(props.crank + degrees * 0.12, degrees * 0.76, 66) }
 })
 const tip = computed(() => (props.crank === null || props.crank === undefined ? null : point(props.crank, inner - 4)))
-const here = (angle: number) => props.crank !== null && props.crank !== undefined && Math.abs(angle - props.crank) < 1e-3
+const here = (angle: number) =>
+  props.crank !== null && props.crank !== undefined && Math.abs(angle - props.crank) < 1e-3
 const rocking = (angle: number) =>
-  props.cycle === 720 && props.crank !== null && props.crank !== undefined && Math.abs(Math.abs(angle - props.crank) - 360) < 1e-3
+  props.cycle === 720 &&
+  props.crank !== null &&
+  props.crank !== undefined &&
+  Math.abs(Math.abs(angle - props.crank) - 360) < 1e-3
 const size = computed(() => (props.order.length > 12 ? 10 : props.order.length > 8 ? 14 : 17))
 </script>
 
@@ -60,7 +64,11 @@ const size = computed(() => (props.order.length > 12 ? 10 : props.order.length >
       <path :d="turn.path" class="turn" marker-end="url(#dial-arrow)" />
       <text :x="cx" :y="cy + 30" class="turn-text">next: {{ Math.round(turn.degrees) }}°</text>
     </template>
-    <g v-for="(cylinder, i) in order" :key="cylinder" :class="{ on: here(angles[i] ?? 0), rocks: rocking(angles[i] ?? 0) }">
+    <g
+      v-for="(cylinder, i) in order"
+      :key="cylinder"
+      :class="{ on: here(angles[i] ?? 0), rocks: rocking(angles[i] ?? 0) }"
+    >
       <circle :cx="point(angles[i] ?? 0, mid).x" :cy="point(angles[i] ?? 0, mid).y" :r="size" class="cylinder" />
       <text :x="point(angles[i] ?? 0, mid).x" :y="point(angles[i] ?? 0, mid).y + size * 0.36" :font-size="size * 1.05">
         {{ cylinder }}

@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Schemas } from '../../api/client'
 import { isTyping, useKeys } from '../../app/keys'
-import type { Trial } from './useOverhead'
+import type { Felt, Trial } from './useOverhead'
 
 /** Tap the blade, tap how it felt. Two blades tapped with "stack" on are one thickness. */
-const props = defineProps<{ blades: string[]; unit: string; trials: Trial[]; near: [number, number]; suggest?: number | null }>()
+const props = defineProps<{
+  blades: string[]
+  unit: string
+  trials: Trial[]
+  near: [number, number]
+  suggest?: number | null
+}>()
 const emit = defineEmits<{ tried: [trial: Trial]; unselect: [] }>()
 
 const selected = ref<string[]>([])
@@ -16,10 +21,12 @@ const few = computed(() => {
   if (all.value || props.blades.length <= 16) return props.blades
   // Sixteen keys fit two rows; the ones round the window and round the figure expected are wanted.
   const centre = (props.near[0] + props.near[1]) / 2
-  const wanted = new Set([...props.blades].sort((a, b) => Math.abs(mm(a) - centre) - Math.abs(mm(b) - centre)).slice(0, 16))
+  const wanted = new Set(
+    [...props.blades].sort((a, b) => Math.abs(mm(a) - centre) - Math.abs(mm(b) - centre)).slice(0, 16),
+  )
   return props.blades.filter((b) => wanted.has(b) || selected.value.includes(b))
 })
-const feels: { feel: Schemas['Feel']; text: string; key: string; said: string }[] = [
+const feels: { feel: Felt; text: string; key: string; said: string }[] = [
   { feel: 'free', text: 'Slides free', key: 'F', said: 'free' },
   { feel: 'drag', text: 'Slight drag', key: 'D', said: 'drag' },
   { feel: 'heavyDrag', text: 'Forced', key: 'X', said: 'forced' },
@@ -33,10 +40,13 @@ const feltAs = (blade: string) =>
 const total = computed(() => selected.value.reduce((sum, b) => sum + Number(b.replace(',', '.')), 0))
 
 function pick(blade: string) {
-  if (stacking.value) selected.value = selected.value.includes(blade) ? selected.value.filter((b) => b !== blade) : [...selected.value, blade]
+  if (stacking.value)
+    selected.value = selected.value.includes(blade)
+      ? selected.value.filter((b) => b !== blade)
+      : [...selected.value, blade]
   else selected.value = selected.value[0] === blade && selected.value.length === 1 ? [] : [blade]
 }
-function felt(feel: Schemas['Feel']) {
+function felt(feel: Felt) {
   if (selected.value.length === 0) return
   emit('tried', { blades: [...selected.value], feel })
   selected.value = []
@@ -50,7 +60,10 @@ function step(by: number) {
 }
 function nearestIndex() {
   const aim = props.suggest ?? (props.near[0] + props.near[1]) / 2
-  return props.blades.reduce((best, b, i) => (Math.abs(mm(b) - aim) < Math.abs(mm(props.blades[best] ?? '0') - aim) ? i : best), 0)
+  return props.blades.reduce(
+    (best, b, i) => (Math.abs(mm(b) - aim) < Math.abs(mm(props.blades[best] ?? '0') - aim) ? i : best),
+    0,
+  )
 }
 useKeys(
   [
@@ -91,16 +104,36 @@ useKeys(
       </button>
     </div>
     <div class="feels" role="group" aria-label="How did it feel?">
-      <button v-for="f in feels" :key="f.feel" type="button" class="feel" :disabled="selected.length === 0" @click="felt(f.feel)">
+      <button
+        v-for="f in feels"
+        :key="f.feel"
+        type="button"
+        class="feel"
+        :disabled="selected.length === 0"
+        @click="felt(f.feel)"
+      >
         {{ f.text }}
         <span class="key">{{ f.key }}</span>
       </button>
     </div>
     <p class="small soft mb-0 mt-1 d-flex gap-3 flex-wrap">
-      <span v-if="selected.length">{{ selected.length > 1 ? `stack of ${selected.join(' + ')} = ${total.toFixed(unit === 'thou' ? 1 : 2)}` : selected[0] }} {{ unit }}: how did it feel?</span>
+      <span v-if="selected.length">
+        {{
+          selected.length > 1
+            ? `stack of ${selected.join(' + ')} = ${total.toFixed(unit === 'thou' ? 1 : 2)}`
+            : selected[0]
+        }}
+        {{ unit }}: how did it feel?
+      </span>
       <span v-else>{{ unit }} blades: tap one, then how it felt.</span>
-      <label class="ms-auto"><input v-model="stacking" type="checkbox" /> stack blades</label>
-      <label v-if="blades.length > 16"><input v-model="all" type="checkbox" /> whole set</label>
+      <label class="ms-auto">
+        <input v-model="stacking" type="checkbox" />
+        stack blades
+      </label>
+      <label v-if="blades.length > 16">
+        <input v-model="all" type="checkbox" />
+        whole set
+      </label>
     </p>
   </div>
 </template>

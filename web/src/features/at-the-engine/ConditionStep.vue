@@ -13,7 +13,11 @@ const temperature = ref('')
 const warm = computed(() => props.refusal?.for('engineTemperatureC'))
 function send(anyway: boolean) {
   if (notANumber(temperature.value)) return
-  emit('condition', { condition: props.view.condition, engineTemperatureC: typedNumber(temperature.value) ?? null, measureWarmAnyway: anyway })
+  emit('condition', {
+    condition: props.view.condition,
+    engineTemperatureC: typedNumber(temperature.value) ?? null,
+    measureWarmAnyway: anyway,
+  })
 }
 </script>
 
@@ -21,15 +25,28 @@ function send(anyway: boolean) {
   <section>
     <h1>Is it {{ view.condition }}?</h1>
     <p class="mt-2">
-      The figures of rev. {{ view.specRevision }} are for a <strong>{{ view.condition }}</strong> engine.
-      {{ view.condition === 'cold' ? 'A warm valve reads tight: let it stand until the block is as cold as the room.' : 'Run it to temperature first, and measure before it cools. Mind hot oil and metal.' }}
+      The figures of rev. {{ view.specRevision }} are for a
+      <strong>{{ view.condition }}</strong>
+      engine.
+      {{
+        view.condition === 'cold'
+          ? 'A warm valve reads tight: let it stand until the block is as cold as the room.'
+          : 'Run it to temperature first, and measure before it cools. Mind hot oil and metal.'
+      }}
     </p>
     <form @submit.prevent="send(false)">
-      <Field v-slot="{ id }" label="Engine temperature, °C" :complaint="warm ?? notANumber(temperature)" hint="Off the block, if you have a thermometer.">
+      <Field
+        v-slot="{ id }"
+        label="Engine temperature, °C"
+        :complaint="warm ?? notANumber(temperature)"
+        hint="Off the block, if you have a thermometer."
+      >
         <BFormInput :id="id" v-model="temperature" inputmode="decimal" size="lg" autofocus />
       </Field>
       <BButton type="submit" class="btn-act w-100 mb-2">It is {{ view.condition }}: go on</BButton>
-      <BButton v-if="warm" class="btn-plain w-100" @click="send(true)">Measure warm anyway, and leave it out of the trend</BButton>
+      <BButton v-if="warm" class="btn-plain w-100" @click="send(true)">
+        Measure warm anyway, and leave it out of the trend
+      </BButton>
     </form>
   </section>
 </template>

@@ -17,12 +17,26 @@ const shown = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ corrected: [view: Overhead] }>()
 const figures = useFigures()
 const preferences = usePreferences()
-const form = reactive({ id: newId(), stage: 'asFound' as Stage, figure: '', unit: props.view.trayUnit, who: preferences.who, why: '' })
+const form = reactive({
+  id: newId(),
+  stage: 'asFound' as Stage,
+  figure: '',
+  unit: props.view.trayUnit,
+  who: preferences.who,
+  why: '',
+})
 const failure = ref<unknown>()
 const complaint = (field: string) => (failure.value instanceof Refusal ? failure.value.for(field) : undefined)
 const old = computed(() => (form.stage === 'asFound' ? props.point?.found : props.point?.left))
 watch(shown, (open) => {
-  if (open) Object.assign(form, { id: newId(), stage: props.point?.left && !props.point.left.why ? 'asLeft' : 'asFound', figure: '', who: preferences.who || props.view.who, why: '' })
+  if (open)
+    Object.assign(form, {
+      id: newId(),
+      stage: props.point?.left && !props.point.left.why ? 'asLeft' : 'asFound',
+      figure: '',
+      who: preferences.who || props.view.who,
+      why: '',
+    })
   failure.value = undefined
 })
 
@@ -33,7 +47,19 @@ async function correct() {
     const view = await answer(
       api.PUT('/api/overheads/{id}/readings/{readingId}', {
         params: { path: { id: props.view.id, readingId: form.id } },
-        body: { pointId: props.point.id, stage: form.stage, figure: form.figure, unit: form.unit, who: form.who, why: form.why, corrects: old.value.id, keep: true, version: 0, byTheBook: false, sure: false },
+        body: {
+          pointId: props.point.id,
+          stage: form.stage,
+          figure: form.figure,
+          unit: form.unit,
+          who: form.who,
+          why: form.why,
+          corrects: old.value.id,
+          keep: true,
+          version: 0,
+          byTheBook: false,
+          sure: false,
+        },
       }),
     )
     emit('corrected', view)
@@ -55,12 +81,25 @@ async function correct() {
         </BFormSelect>
       </Field>
       <div class="d-flex gap-2">
-        <Field v-slot="{ id }" class="flex-grow-1" label="It should read" :complaint="complaint('figure')"><BFormInput :id="id" v-model="form.figure" inputmode="decimal" /></Field>
-        <Field v-slot="{ id }" label="Unit"><BFormSelect :id="id" v-model="form.unit" :options="['mm', 'thou']" /></Field>
+        <Field v-slot="{ id }" class="flex-grow-1" label="It should read" :complaint="complaint('figure')">
+          <BFormInput :id="id" v-model="form.figure" inputmode="decimal" />
+        </Field>
+        <Field v-slot="{ id }" label="Unit">
+          <BFormSelect :id="id" v-model="form.unit" :options="['mm', 'thou']" />
+        </Field>
       </div>
-      <Field v-slot="{ id }" label="Who corrects it" :complaint="complaint('who')"><BFormInput :id="id" v-model="form.who" /></Field>
-      <Field v-slot="{ id }" label="Why" :complaint="complaint('why')"><BFormInput :id="id" v-model="form.why" /></Field>
-      <p v-if="failure && (!(failure instanceof Refusal) || !['figure', 'who', 'why'].some(complaint))" class="complaint">{{ sentence(failure) }}</p>
+      <Field v-slot="{ id }" label="Who corrects it" :complaint="complaint('who')">
+        <BFormInput :id="id" v-model="form.who" />
+      </Field>
+      <Field v-slot="{ id }" label="Why" :complaint="complaint('why')">
+        <BFormInput :id="id" v-model="form.why" />
+      </Field>
+      <p
+        v-if="failure && (!(failure instanceof Refusal) || !['figure', 'who', 'why'].some(complaint))"
+        class="complaint"
+      >
+        {{ sentence(failure) }}
+      </p>
       <BButton type="submit" class="btn-act w-100">Keep the correction</BButton>
     </form>
   </BModal>

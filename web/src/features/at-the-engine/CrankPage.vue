@@ -30,7 +30,17 @@ const say = computed(() => {
       <p class="soft">{{ view.engineName }} · stop {{ index + 1 }} of {{ view.stops.length }} · {{ view.rotation }}</p>
       <p class="say" aria-live="assertive">{{ say }}</p>
       <p class="sign">{{ stop.sign }}</p>
-      <TurningDial class="dial" :cycle="view.cycleDeg" :order="view.firingOrder" :angles="view.firingAnglesDeg" :crank="stop.crankDeg" :next="next?.crankDeg" :room-back="stop.roomBackDeg" :room-forward="stop.roomForwardDeg" :caption="stop.sign" />
+      <TurningDial
+        class="dial"
+        :cycle="view.cycleDeg"
+        :order="view.firingOrder"
+        :angles="view.firingAnglesDeg"
+        :crank="stop.crankDeg"
+        :next="next?.crankDeg"
+        :room-back="stop.roomBackDeg"
+        :room-forward="stop.roomForwardDeg"
+        :caption="stop.sign"
+      />
       <p class="soft">Hands clear before anyone bars; one person calls.</p>
     </template>
   </main>

@@ -8,9 +8,13 @@ defineEmits<{ proved: [] }>()
 const stop = computed(() => props.view.stops[props.index]!)
 const turn = computed(() => {
   const degrees = Math.round(stop.value.turnFromPreviousDeg)
-  if (props.index === 0 || degrees === 0) return props.index === 0 ? 'Bar forwards until this stop comes up.' : 'The crank already stands here.'
+  if (props.index === 0 || degrees === 0)
+    return props.index === 0 ? 'Bar forwards until this stop comes up.' : 'The crank already stands here.'
   const turns = degrees === 360 ? 'one whole turn' : `${degrees}°`
-  const tool = props.view.toolTurnsPerCrankTurn === 1 ? '' : `, ${Math.round(stop.value.toolTurnsFromPrevious * 10) / 10} turns of the barring tool`
+  const tool =
+    props.view.toolTurnsPerCrankTurn === 1
+      ? ''
+      : `, ${Math.round(stop.value.toolTurnsFromPrevious * 10) / 10} turns of the barring tool`
   return `Bar forwards ${turns}${tool}.`
 })
 </script>
@@ -21,21 +25,33 @@ const turn = computed(() => {
     <p class="sign">{{ stop.sign }}</p>
     <p class="lead-line">{{ turn }}</p>
     <p class="soft">
-      {{ view.rotation }}; {{ view.barringTool }}. Overshot? Go back well past and come forward again, so that the slack is taken up the same way.
+      {{ view.rotation }}; {{ view.barringTool }}. Overshot? Go back well past and come forward again, so that the slack
+      is taken up the same way.
     </p>
     <p v-if="stop.compressionCylinder && stop.rockingCylinder">
-      Both rockers of <strong>{{ stop.compressionCylinder }}</strong> loose? Then it is compression. If {{ stop.rockingCylinder }} is loose instead, this is the overlap stroke:
-      turn once more, forwards.
+      Both rockers of
+      <strong>{{ stop.compressionCylinder }}</strong>
+      loose? Then it is compression. If {{ stop.rockingCylinder }} is loose instead, this is the overlap stroke: turn
+      once more, forwards.
     </p>
-    <p v-else-if="stop.compressionCylinder">Both rockers of <strong>{{ stop.compressionCylinder }}</strong> must be loose: if they rock, turn once more, forwards.</p>
+    <p v-else-if="stop.compressionCylinder">
+      Both rockers of
+      <strong>{{ stop.compressionCylinder }}</strong>
+      must be loose: if they rock, turn once more, forwards.
+    </p>
     <p v-if="stop.roomBackDeg !== null && stop.roomForwardDeg !== null" class="soft">
-      Room at this stop: {{ Math.round(stop.roomBackDeg ?? 0) }}° back, {{ Math.round(stop.roomForwardDeg ?? 0) }}° forwards. Hold the crank if the springs roll it.
+      Room at this stop: {{ Math.round(stop.roomBackDeg ?? 0) }}° back, {{ Math.round(stop.roomForwardDeg ?? 0) }}°
+      forwards. Hold the crank if the springs roll it.
     </p>
     <p class="points figure">{{ stop.points.join('  ') }}</p>
     <BButton class="btn-act w-100" size="lg" @click="$emit('proved')">
-      {{ stop.compressionCylinder ? `${stop.compressionCylinder} is on compression: measure` : 'It stands here: measure' }}
+      {{
+        stop.compressionCylinder ? `${stop.compressionCylinder} is on compression: measure` : 'It stands here: measure'
+      }}
     </BButton>
-    <RouterLink class="btn btn-plain w-100 mt-2" :to="{ name: 'crank', params: { id: view.id } }" target="_blank">Screen for the mate at the crank</RouterLink>
+    <RouterLink class="btn btn-plain w-100 mt-2" :to="{ name: 'crank', params: { id: view.id } }" target="_blank">
+      Screen for the mate at the crank
+    </RouterLink>
   </section>
 </template>
 

@@ -3,7 +3,11 @@ import { useQuery } from '@tanstack/vue-query'
 import { answer, api, sentence } from '../../api/client'
 import { day, hours } from '../../app/figures'
 
-const open = useQuery({ queryKey: ['open-overheads'], queryFn: () => answer(api.GET('/api/overheads')), refetchOnMount: 'always' })
+const open = useQuery({
+  queryKey: ['open-overheads'],
+  queryFn: () => answer(api.GET('/api/overheads')),
+  refetchOnMount: 'always',
+})
 const due = useQuery({ queryKey: ['due'], queryFn: () => answer(api.GET('/api/due')) })
 const jobs = { overhead: 'Overhead', spotCheck: 'Spot check', receivingCheck: 'Receiving check', build: 'Build' }
 </script>
@@ -15,16 +19,31 @@ const jobs = { overhead: 'Overhead', spotCheck: 'Spot check', receivingCheck: 'R
     <section class="plate p-3 mb-3">
       <h2>Open now</h2>
       <p v-if="open.data.value?.length === 0" class="mt-2 mb-0">No engine is open. Choose one below to begin.</p>
-      <RouterLink v-for="o in open.data.value ?? []" :key="o.id" class="job" :to="{ name: 'overhead', params: { id: o.id } }">
+      <RouterLink
+        v-for="o in open.data.value ?? []"
+        :key="o.id"
+        class="job"
+        :to="{ name: 'overhead', params: { id: o.id } }"
+      >
         <strong>{{ o.engineName }}</strong>
-        <span class="soft">{{ jobs[o.job] }}, {{ o.site }} · {{ o.who }} since {{ day(o.date) }} at {{ hours(o.shownHours) }} h</span>
+        <span class="soft">
+          {{ jobs[o.job] }}, {{ o.site }} · {{ o.who }} since {{ day(o.date) }} at {{ hours(o.shownHours) }} h
+        </span>
         <span class="figure">{{ o.found }} of {{ o.points }} found</span>
       </RouterLink>
     </section>
     <section class="plate p-3">
       <h2>Open an engine</h2>
-      <p class="soft small mb-2">The most urgent first. <RouterLink to="/">All in the yard.</RouterLink></p>
-      <RouterLink v-for="r in (due.data.value?.engines ?? []).filter((e) => !e.openOverheadId).slice(0, 8)" :key="r.engineId" class="job" :to="{ name: 'start-overhead', params: { engineId: r.engineId } }">
+      <p class="soft small mb-2">
+        The most urgent first.
+        <RouterLink to="/">All in the yard.</RouterLink>
+      </p>
+      <RouterLink
+        v-for="r in (due.data.value?.engines ?? []).filter((e) => !e.openOverheadId).slice(0, 8)"
+        :key="r.engineId"
+        class="job"
+        :to="{ name: 'start-overhead', params: { engineId: r.engineId } }"
+      >
         <strong>{{ r.name }}</strong>
         <span class="soft">{{ r.site }} · {{ r.typeCode }}</span>
         <span class="figure">{{ hours(r.shownHours) }} h</span>

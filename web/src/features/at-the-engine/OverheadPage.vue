@@ -23,7 +23,9 @@ const props = defineProps<{ id: string }>()
 const preferences = usePreferences()
 const figures = useFigures()
 const client = useQueryClient()
-const { view, failure, saved, trouble, draftOf, measure, discard, change, useTheirs, useMine } = useOverhead(() => props.id)
+const { view, failure, saved, trouble, draftOf, measure, discard, change, useTheirs, useMine } = useOverhead(
+  () => props.id,
+)
 
 type Step = 'makeSafe' | 'condition' | 'closeUp' | 'sign' | number
 const chosen = ref<Step | null>(null)
@@ -42,7 +44,11 @@ const steps = computed(() => {
   return [
     { step: 'makeSafe' as Step, text: 'Make safe', done: safe },
     { step: 'condition' as Step, text: v.condition === 'cold' ? 'Cold' : 'Hot', done: v.ticked.includes('condition') },
-    ...v.stops.map((s) => ({ step: s.index as Step, text: v.stops.length > 4 ? `${s.index + 1}` : `Stop ${s.index + 1}`, done: s.done })),
+    ...v.stops.map((s) => ({
+      step: s.index as Step,
+      text: v.stops.length > 4 ? `${s.index + 1}` : `Stop ${s.index + 1}`,
+      done: s.done,
+    })),
     { step: 'closeUp' as Step, text: 'Close up', done: closed },
     { step: 'sign' as Step, text: 'Sign', done: !!v.signedAt },
   ]
@@ -63,7 +69,11 @@ const current = computed(() => {
   const v = view.value
   if (!v || !stop.value) return undefined
   const open = v.points.filter((p) => stop.value!.points.includes(p.label))
-  const label = pickedPoint.value ?? (v.next.stopIndex === stop.value.index && v.next.point ? v.next.point : (open.find((p) => !p.found)?.label ?? open.find((p) => !p.done)?.label ?? open[0]?.label))
+  const label =
+    pickedPoint.value ??
+    (v.next.stopIndex === stop.value.index && v.next.point
+      ? v.next.point
+      : (open.find((p) => !p.found)?.label ?? open.find((p) => !p.done)?.label ?? open[0]?.label))
   return v.points.find((p) => p.label === label)
 })
 // Once a figure is kept the guide leads on; a tap of one's own holds only until then.
@@ -129,14 +139,28 @@ useKeys([], (event) => {
   </main>
   <template v-else-if="view">
     <header class="bar">
-      <RouterLink class="name" :to="{ name: 'engine', params: { id: view.engineId } }">‹ {{ view.engineName }}</RouterLink>
+      <RouterLink class="name" :to="{ name: 'engine', params: { id: view.engineId } }">
+        ‹ {{ view.engineName }}
+      </RouterLink>
       <span class="soft small facts-line">
-        {{ { overhead: 'overhead', spotCheck: 'spot check', receivingCheck: 'receiving check', build: 'build' }[view.job] }} at {{ hours(view.shownHours) }} h ·
-        {{ view.condition }}<template v-if="view.engineTemperatureC != null">, {{ view.engineTemperatureC }} °C</template> · book rev. {{ view.specRevision }} · {{ view.who }}
+        {{
+          { overhead: 'overhead', spotCheck: 'spot check', receivingCheck: 'receiving check', build: 'build' }[view.job]
+        }}
+        at {{ hours(view.shownHours) }} h · {{ view.condition }}
+        <template v-if="view.engineTemperatureC != null">, {{ view.engineTemperatureC }} °C</template>
+        · book rev. {{ view.specRevision }} · {{ view.who }}
       </span>
       <nav aria-label="Steps of the overhead">
-        <button v-for="s in steps" :key="String(s.step)" type="button" :class="{ here: s.step === step }" :aria-current="s.step === step ? 'step' : undefined" @click="go(s.step)">
-          <template v-if="s.done">✓ </template>{{ s.text }}
+        <button
+          v-for="s in steps"
+          :key="String(s.step)"
+          type="button"
+          :class="{ here: s.step === step }"
+          :aria-current="s.step === step ? 'step' : undefined"
+          @click="go(s.step)"
+        >
+          <template v-if="s.done">✓</template>
+          {{ s.text }}
         </button>
       </nav>
     </header>
@@ -144,8 +168,13 @@ useKeys([], (event) => {
     <div v-if="trouble && trouble.refusal.status !== 400" class="conflict" role="alert">
       <span>{{ trouble.refusal.message }}</span>
       <template v-if="conflict?.entry.readingId">
-        <BButton class="btn-plain" @click="useTheirs(conflict.entry)">Go on with {{ theirs ? `${theirs.who}’s ${readingText(theirs, figures.figure) || 'reading'}` : 'what stands there' }}</BButton>
-        <BButton v-if="theirs && !theirs.kept" class="btn-plain" @click="useMine(conflict.entry, who)">Put mine in its place</BButton>
+        <BButton class="btn-plain" @click="useTheirs(conflict.entry)">
+          Go on with
+          {{ theirs ? `${theirs.who}’s ${readingText(theirs, figures.figure) || 'reading'}` : 'what stands there' }}
+        </BButton>
+        <BButton v-if="theirs && !theirs.kept" class="btn-plain" @click="useMine(conflict.entry, who)">
+          Put mine in its place
+        </BButton>
       </template>
       <BButton v-else class="btn-plain" @click="trouble = null">Understood</BButton>
     </div>
@@ -164,15 +193,32 @@ useKeys([], (event) => {
             :caption="stop?.sign"
           />
           <p class="sign">{{ stop?.sign ?? 'Nobody bars yet.' }}</p>
-          <p v-if="stop?.compressionCylinder && stop.rockingCylinder" class="small soft mb-0">Both rockers on {{ stop.compressionCylinder }} loose? If {{ stop.rockingCylinder }} is loose instead, turn once more, forwards.</p>
+          <p v-if="stop?.compressionCylinder && stop.rockingCylinder" class="small soft mb-0">
+            Both rockers on {{ stop.compressionCylinder }} loose? If {{ stop.rockingCylinder }} is loose instead, turn
+            once more, forwards.
+          </p>
         </section>
         <section class="plate p-3 mt-2">
           <HeadMap :points="head" :current="current?.label" @pick="pick" />
           <p class="small soft mb-1">Outlined: reachable at this stop. Grey: another stop.</p>
           <strong>{{ found }} of {{ view.points.length }} found, {{ done }} done</strong>
-          <div class="progress-line" role="progressbar" :aria-valuenow="done" :aria-valuemax="view.points.length" aria-label="Points done"><div :style="{ width: `${(done / view.points.length) * 100}%` }" /></div>
+          <div
+            class="progress-line"
+            role="progressbar"
+            :aria-valuenow="done"
+            :aria-valuemax="view.points.length"
+            aria-label="Points done"
+          >
+            <div :style="{ width: `${(done / view.points.length) * 100}%` }" />
+          </div>
           <p class="small mb-0" :class="saved === 'waiting' ? 'is-tight' : 'soft'" aria-live="polite">
-            {{ { saved: 'Saved on the server.', saving: 'Saving…', waiting: 'Saved on this machine; the server cannot be reached. It is sent when it is back.' }[saved] }}
+            {{
+              {
+                saved: 'Saved on the server.',
+                saving: 'Saving…',
+                waiting: 'Saved on this machine; the server cannot be reached. It is sent when it is back.',
+              }[saved]
+            }}
           </p>
         </section>
       </div>
@@ -181,20 +227,42 @@ useKeys([], (event) => {
         <section v-if="step === 'makeSafe'">
           <h1>Make it safe</h1>
           <p class="soft mt-2">{{ view.foremost }}</p>
-          <TickList :items="view.makeSafe" :ticked="view.ticked" :locked="!!view.signedAt" @tick="(key, on) => change('/ticks', { key, on })" />
+          <TickList
+            :items="view.makeSafe"
+            :ticked="view.ticked"
+            :locked="!!view.signedAt"
+            @tick="(key, on) => change('/ticks', { key, on })"
+          />
         </section>
-        <ConditionStep v-else-if="step === 'condition'" :view="view" :refusal="trouble?.refusal" @condition="(body) => change('/condition', body)" />
+        <ConditionStep
+          v-else-if="step === 'condition'"
+          :view="view"
+          :refusal="trouble?.refusal"
+          @condition="(body) => change('/condition', body)"
+        />
         <section v-else-if="step === 'closeUp'">
           <h1>Close up</h1>
-          <p v-if="done < view.points.length" class="complaint mt-2">{{ view.points.length - done }} points are not done yet.</p>
-          <TickList class="mt-2" :items="view.closeUp" :ticked="view.ticked" :locked="!!view.signedAt" @tick="(key, on) => change('/ticks', { key, on })" />
+          <p v-if="done < view.points.length" class="complaint mt-2">
+            {{ view.points.length - done }} points are not done yet.
+          </p>
+          <TickList
+            class="mt-2"
+            :items="view.closeUp"
+            :ticked="view.ticked"
+            :locked="!!view.signedAt"
+            @tick="(key, on) => change('/ticks', { key, on })"
+          />
         </section>
         <section v-else-if="step === 'sign'">
           <template v-if="view.signedAt">
             <h1>Signed by {{ view.signedBy }}</h1>
-            <p class="mt-2">{{ day(view.signedAt, true) }}. The figures stand; a correction is a new entry with who and why.</p>
+            <p class="mt-2">
+              {{ day(view.signedAt, true) }}. The figures stand; a correction is a new entry with who and why.
+            </p>
             <div class="d-flex gap-2 flex-wrap">
-              <BButton class="btn-act" :to="{ name: 'engine', params: { id: view.engineId } }">See when it is due now</BButton>
+              <BButton class="btn-act" :to="{ name: 'engine', params: { id: view.engineId } }">
+                See when it is due now
+              </BButton>
               <BButton class="btn-plain" :to="{ name: 'record', params: { id: view.id } }">The record</BButton>
             </div>
           </template>
@@ -209,11 +277,20 @@ useKeys([], (event) => {
             <p v-else class="mt-2">Every point has an as-found and an as-left. With your name the record stands.</p>
             <Field v-slot="{ id: f }" label="Name"><BFormInput :id="f" v-model="signer" :placeholder="who" /></Field>
             <Field v-slot="{ id: f }" label="Remark, if any"><BFormInput :id="f" v-model="remark" /></Field>
-            <p v-if="trouble?.refusal.for('overhead') || trouble?.refusal.for('who')" class="complaint">{{ trouble.refusal.message }}</p>
-            <BButton class="btn-act w-100" :disabled="view.signingRefusals.length > 0" @click="sign">Sign the {{ view.job === 'overhead' ? 'overhead' : 'record' }}</BButton>
+            <p v-if="trouble?.refusal.for('overhead') || trouble?.refusal.for('who')" class="complaint">
+              {{ trouble.refusal.message }}
+            </p>
+            <BButton class="btn-act w-100" :disabled="view.signingRefusals.length > 0" @click="sign">
+              Sign the {{ view.job === 'overhead' ? 'overhead' : 'record' }}
+            </BButton>
           </template>
         </section>
-        <FindStop v-else-if="stop && !stop.proved && !view.signedAt && !pickedPoint" :view="view" :index="stop.index" @proved="change(`/stops/${stop.index}`)" />
+        <FindStop
+          v-else-if="stop && !stop.proved && !view.signedAt && !pickedPoint"
+          :view="view"
+          :index="stop.index"
+          @proved="change(`/stops/${stop.index}`)"
+        />
         <PointPanel
           v-else-if="current"
           :key="current.id"

@@ -8,23 +8,57 @@ defineProps<{ view: Overhead; current?: string | null }>()
 defineEmits<{ pick: [label: string] }>()
 const figures = useFigures()
 const byLabel = (view: Overhead, label: string) => view.points.find((p) => p.label === label)!
-const left = (p: Point) => (p.left ? readingText(p.left, figures.figure, true) : p.leftAlone ? readingText(p.found, figures.figure, true) : p.found && !p.done ? '…' : '')
+const left = (p: Point) =>
+  p.left
+    ? readingText(p.left, figures.figure, true)
+    : p.leftAlone
+      ? readingText(p.found, figures.figure, true)
+      : p.found && !p.done
+        ? '…'
+        : ''
 </script>
 
 <template>
   <table class="list">
     <thead class="caps">
-      <tr><th>Point</th><th>Before</th><th>Found</th><th>Left</th><th></th></tr>
+      <tr>
+        <th>Point</th>
+        <th>Before</th>
+        <th>Found</th>
+        <th>Left</th>
+        <th></th>
+      </tr>
     </thead>
     <tbody v-for="stop in view.stops" :key="stop.index">
-      <tr v-if="stop.index > 0"><td colspan="5" class="soft small stop">stop {{ stop.index + 1 }}{{ stop.turnFromPreviousDeg === 360 ? ', one turn on' : stop.turnFromPreviousDeg ? `, ${Math.round(stop.turnFromPreviousDeg)}° on` : '' }}</td></tr>
-      <tr v-for="label in stop.points" :key="label" :class="{ current: label === current }" :aria-current="label === current || undefined">
+      <tr v-if="stop.index > 0">
+        <td colspan="5" class="soft small stop">
+          stop {{ stop.index + 1
+          }}{{
+            stop.turnFromPreviousDeg === 360
+              ? ', one turn on'
+              : stop.turnFromPreviousDeg
+                ? `, ${Math.round(stop.turnFromPreviousDeg)}° on`
+                : ''
+          }}
+        </td>
+      </tr>
+      <tr
+        v-for="label in stop.points"
+        :key="label"
+        :class="{ current: label === current }"
+        :aria-current="label === current || undefined"
+      >
         <td>
           <button type="button" class="pick" @click="$emit('pick', label)">{{ label }}</button>
         </td>
-        <td class="figure soft">{{ byLabel(view, label).beforeMm != null ? figures.figure(byLabel(view, label).beforeMm) : '' }}</td>
+        <td class="figure soft">
+          {{ byLabel(view, label).beforeMm != null ? figures.figure(byLabel(view, label).beforeMm) : '' }}
+        </td>
         <td class="figure" :class="`is-${byLabel(view, label).found?.state}`">
-          {{ readingText(byLabel(view, label).found, figures.figure, true) || (byLabel(view, label).foundDraft ? '…' : '') }}
+          {{
+            readingText(byLabel(view, label).found, figures.figure, true) ||
+            (byLabel(view, label).foundDraft ? '…' : '')
+          }}
         </td>
         <td class="figure">{{ left(byLabel(view, label)) }}</td>
         <td><VerdictMark :state="byLabel(view, label).left?.state ?? byLabel(view, label).found?.state" /></td>

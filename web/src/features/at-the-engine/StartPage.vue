@@ -19,7 +19,10 @@ const route = useRoute()
 const router = useRouter()
 const client = useQueryClient()
 const preferences = usePreferences()
-const { data } = useQuery({ queryKey: ['engine', () => props.engineId], queryFn: () => answer(api.GET('/api/engines/{id}', { params: { path: { id: props.engineId } } })) })
+const { data } = useQuery({
+  queryKey: ['engine', () => props.engineId],
+  queryFn: () => answer(api.GET('/api/engines/{id}', { params: { path: { id: props.engineId } } })),
+})
 
 const id = newId()
 const form = reactive({
@@ -35,15 +38,31 @@ const form = reactive({
 watch(data, (engine) => {
   if (!engine) return
   form.method ||= engine.type.method
-  if (!preferences.tray && engine.type.revisions.find((r) => r.inForce)?.figures[0]?.unit === 'thou') form.tray = trays[2]!.name
+  if (!preferences.tray && engine.type.revisions.find((r) => r.inForce)?.figures[0]?.unit === 'thou')
+    form.tray = trays[2]!.name
 })
-const tray = computed(() => trays.find((t) => t.name === form.tray) ?? { name: form.tray, unit: form.ownUnit, blades: form.ownBlades.split(/[\s;]+/).filter(Boolean) })
+const tray = computed(
+  () =>
+    trays.find((t) => t.name === form.tray) ?? {
+      name: form.tray,
+      unit: form.ownUnit,
+      blades: form.ownBlades.split(/[\s;]+/).filter(Boolean),
+    },
+)
 const methods = computed(() =>
-  (Object.keys(methodNames) as Schemas['TurningMethod'][]).filter((m) => (m !== 'book' || data.value?.type.method === 'book') && (data.value?.type.cycle !== 'twoStroke' || ['perCylinder', 'fewestStops', 'book'].includes(m))),
+  (Object.keys(methodNames) as Schemas['TurningMethod'][]).filter(
+    (m) =>
+      (m !== 'book' || data.value?.type.method === 'book') &&
+      (data.value?.type.cycle !== 'twoStroke' || ['perCylinder', 'fewestStops', 'book'].includes(m)),
+  ),
 )
 const failure = ref<unknown>()
 const complaint = (field: string) => (failure.value instanceof Refusal ? failure.value.for(field) : undefined)
-const openInstead = computed(() => (failure.value instanceof Refusal ? (failure.value.body.current as { overheadId?: string } | undefined)?.overheadId : undefined))
+const openInstead = computed(() =>
+  failure.value instanceof Refusal
+    ? (failure.value.body.current as { overheadId?: string } | undefined)?.overheadId
+    : undefined,
+)
 
 async function start() {
   failure.value = undefined
@@ -52,7 +71,17 @@ async function start() {
     await answer(
       api.PUT('/api/overheads/{id}', {
         params: { path: { id } },
-        body: { engineId: props.engineId, job: form.job, date: form.date || null, shownHours: typedNumber(form.hours), who: form.who, blades: form.tray === 'own' ? 'own set' : tray.value.name, tray: tray.value.blades, trayUnit: tray.value.unit, method: form.method || null },
+        body: {
+          engineId: props.engineId,
+          job: form.job,
+          date: form.date || null,
+          shownHours: typedNumber(form.hours),
+          who: form.who,
+          blades: form.tray === 'own' ? 'own set' : tray.value.name,
+          tray: tray.value.blades,
+          trayUnit: tray.value.unit,
+          method: form.method || null,
+        },
       }),
     )
     preferences.who = form.who.trim()
@@ -70,7 +99,11 @@ async function start() {
     <div class="page-head">
       <div>
         <h1>Open {{ data?.row.name }}</h1>
-        <p v-if="data" class="soft mb-0 mt-1">Last on the meter: <span class="figure">{{ hours(data.row.shownHours) }}</span> h</p>
+        <p v-if="data" class="soft mb-0 mt-1">
+          Last on the meter:
+          <span class="figure">{{ hours(data.row.shownHours) }}</span>
+          h
+        </p>
       </div>
     </div>
     <form v-if="data" class="plate p-4" @submit.prevent="start">
@@ -83,24 +116,49 @@ async function start() {
             <option value="build">Build: set after a build or rebuild</option>
           </BFormSelect>
         </Field>
-        <Field v-slot="{ id: f }" label="Hour meter shows now, h" :complaint="complaint('shownHours') ?? notANumber(form.hours)" hint="Read it, do not guess it.">
+        <Field
+          v-slot="{ id: f }"
+          label="Hour meter shows now, h"
+          :complaint="complaint('shownHours') ?? notANumber(form.hours)"
+          hint="Read it, do not guess it."
+        >
           <BFormInput :id="f" v-model="form.hours" inputmode="decimal" autofocus />
         </Field>
-        <Field v-slot="{ id: f }" label="Who does the work" :complaint="complaint('who')"><BFormInput :id="f" v-model="form.who" autocomplete="name" /></Field>
-        <Field v-slot="{ id: f }" label="Day, if not today" :complaint="complaint('date')"><BFormInput :id="f" v-model="form.date" type="date" /></Field>
+        <Field v-slot="{ id: f }" label="Who does the work" :complaint="complaint('who')">
+          <BFormInput :id="f" v-model="form.who" autocomplete="name" />
+        </Field>
+        <Field v-slot="{ id: f }" label="Day, if not today" :complaint="complaint('date')">
+          <BFormInput :id="f" v-model="form.date" type="date" />
+        </Field>
         <Field v-slot="{ id: f }" label="Blades" :complaint="complaint('tray')" hint="One set for the whole engine.">
           <BFormSelect :id="f" v-model="form.tray">
             <option v-for="t in trays" :key="t.name" :value="t.name">{{ t.name }}</option>
             <option value="own">my own set…</option>
           </BFormSelect>
         </Field>
-        <Field v-slot="{ id: f }" label="How do you find the position?" :complaint="complaint('method')" hint="The book's way stands first.">
+        <Field
+          v-slot="{ id: f }"
+          label="How do you find the position?"
+          :complaint="complaint('method')"
+          hint="The book's way stands first."
+        >
           <BFormSelect :id="f" v-model="form.method">
-            <option v-for="m in methods" :key="m" :value="m">{{ methodNames[m] }}{{ m === data.type.method ? ' (the book)' : '' }}</option>
+            <option v-for="m in methods" :key="m" :value="m">
+              {{ methodNames[m] }}{{ m === data.type.method ? ' (the book)' : '' }}
+            </option>
           </BFormSelect>
         </Field>
-        <Field v-if="form.tray === 'own'" v-slot="{ id: f }" label="Blades, one after another" :complaint="complaint('tray')"><BFormInput :id="f" v-model="form.ownBlades" placeholder="0.10 0.15 0.20 0.25" /></Field>
-        <Field v-if="form.tray === 'own'" v-slot="{ id: f }" label="Their unit"><BFormSelect :id="f" v-model="form.ownUnit" :options="['mm', 'thou']" /></Field>
+        <Field
+          v-if="form.tray === 'own'"
+          v-slot="{ id: f }"
+          label="Blades, one after another"
+          :complaint="complaint('tray')"
+        >
+          <BFormInput :id="f" v-model="form.ownBlades" placeholder="0.10 0.15 0.20 0.25" />
+        </Field>
+        <Field v-if="form.tray === 'own'" v-slot="{ id: f }" label="Their unit">
+          <BFormSelect :id="f" v-model="form.ownUnit" :options="['mm', 'thou']" />
+        </Field>
       </div>
       <p v-if="failure && (!(failure instanceof Refusal) || complaint('engineId'))" class="complaint">
         {{ sentence(failure) }}

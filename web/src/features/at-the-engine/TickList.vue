@@ -19,7 +19,13 @@ defineEmits<{ tick: [key: string, on: boolean] }>()
     >
       <svg viewBox="0 0 24 24" width="26" height="26" aria-hidden="true">
         <rect x="1.5" y="1.5" width="21" height="21" fill="none" stroke="currentColor" stroke-width="2" />
-        <path v-if="ticked.includes(item.key)" d="M5 12.5 L10 18 L19.5 6" fill="none" stroke="var(--blue)" stroke-width="3.4" />
+        <path
+          v-if="ticked.includes(item.key)"
+          d="M5 12.5 L10 18 L19.5 6"
+          fill="none"
+          stroke="var(--blue)"
+          stroke-width="3.4"
+        />
       </svg>
       <span>{{ item.text }}</span>
     </button>

@@ -11,7 +11,11 @@ export function spoken(point: { cylinder: number; kind: string; place?: string |
 }
 
 /** A reading as a figure: 0.21, between 0.30 and 0.35, under 0.05. */
-export function readingText(reading: Reading | null | undefined, figure: (mm?: number | null) => string, short = false): string {
+export function readingText(
+  reading: Reading | null | undefined,
+  figure: (mm?: number | null) => string,
+  short = false,
+): string {
   if (!reading) return ''
   const { lowerMm: low, upperMm: high, estimateMm: mm } = reading
   const bracket = low != null && high != null && high > low && mm != null && Math.abs((low + high) / 2 - mm) < 1e-9

@@ -3,8 +3,19 @@ export const trays: { name: string; unit: 'mm' | 'thou'; blades: string[] }[] = 
   {
     name: 'metric, 0.05 to 1.00',
     unit: 'mm',
-    blades: ['0.05', '0.06', '0.07', '0.08', '0.09', ...Array.from({ length: 19 }, (_, i) => ((i + 2) * 0.05).toFixed(2))],
+    blades: [
+      '0.05',
+      '0.06',
+      '0.07',
+      '0.08',
+      '0.09',
+      ...Array.from({ length: 19 }, (_, i) => ((i + 2) * 0.05).toFixed(2)),
+    ],
   },
-  { name: 'fine metric, 0.05 to 0.60 by 0.01', unit: 'mm', blades: Array.from({ length: 56 }, (_, i) => ((i + 5) / 100).toFixed(2)) },
+  {
+    name: 'fine metric, 0.05 to 0.60 by 0.01',
+    unit: 'mm',
+    blades: Array.from({ length: 56 }, (_, i) => ((i + 5) / 100).toFixed(2)),
+  },
   { name: 'thou, 2 to 35', unit: 'thou', blades: Array.from({ length: 34 }, (_, i) => String(i + 2)) },
 ]

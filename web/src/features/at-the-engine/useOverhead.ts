@@ -5,7 +5,8 @@ import { newId } from '../../api/newId'
 export type Overhead = Schemas['OverheadView']
 export type Point = Schemas['OverheadPointView']
 export type Stage = Schemas['ReadingStage']
-export type Trial = { blades: string[]; feel: Schemas['Feel'] }
+export type Felt = NonNullable<Schemas['Feel']>
+export type Trial = { blades: string[]; feel: Felt }
 
 /** A reading as it grows on this screen, before it is kept. */
 export interface Draft {
@@ -78,7 +79,11 @@ export function useOverhead(id: () => string) {
   }
 
   /** Writes a reading down here and sends it; with `keep` it becomes a fact. */
-  function measure(draft: Draft, who: string, more: { keep?: boolean; why?: string; corrects?: string; sure?: boolean; byTheBook?: boolean } = {}) {
+  function measure(
+    draft: Draft,
+    who: string,
+    more: { keep?: boolean; why?: string; corrects?: string; sure?: boolean; byTheBook?: boolean } = {},
+  ) {
     if (!more.corrects) drafts.value[slot(draft.pointId, draft.stage)] = draft
     trouble.value = null
     // Taps faster than the line: only the latest state of a reading has to arrive.
@@ -90,7 +95,19 @@ export function useOverhead(id: () => string) {
       readingId: draft.readingId,
       pointId: draft.pointId,
       stage: draft.stage,
-      body: { pointId: draft.pointId, stage: draft.stage, trials: draft.trials, figure: draft.figure || null, unit: draft.unit, who, keep: more.keep ?? false, why: more.why ?? null, corrects: more.corrects ?? null, sure: more.sure ?? false, byTheBook: more.byTheBook ?? false },
+      body: {
+        pointId: draft.pointId,
+        stage: draft.stage,
+        trials: draft.trials,
+        figure: draft.figure || null,
+        unit: draft.unit,
+        who,
+        keep: more.keep ?? false,
+        why: more.why ?? null,
+        corrects: more.corrects ?? null,
+        sure: more.sure ?? false,
+        byTheBook: more.byTheBook ?? false,
+      },
     })
   }
 
@@ -122,7 +139,9 @@ export function useOverhead(id: () => string) {
     const mine = entry.pointId && entry.stage ? drafts.value[slot(entry.pointId, entry.stage)] : undefined
     if (!current || !mine || current.kept) return
     measure({ ...mine, readingId: current.id }, who)
-    queue.value = queue.value.map((p) => (p.readingId === current.id ? { ...p, body: { ...p.body, version: current.version } } : p))
+    queue.value = queue.value.map((p) =>
+      p.readingId === current.id ? { ...p, body: { ...p.body, version: current.version } } : p,
+    )
   }
 
   function push(entry: Pending) {

@@ -6,8 +6,14 @@ import { adjusterNames, methodNames } from '../book/bookWords'
 
 const props = defineProps<{ type: Schemas['EngineTypeResponse'] }>()
 const revision = computed(() => props.type.revisions.find((r) => r.inForce))
-const intervals = computed(() =>
-  [props.type.bookHours ? `${hours(props.type.bookHours)} h` : '', props.type.bookMonths ? `${props.type.bookMonths} months` : ''].filter(Boolean).join(' or ') || 'none given',
+const intervals = computed(
+  () =>
+    [
+      props.type.bookHours ? `${hours(props.type.bookHours)} h` : '',
+      props.type.bookMonths ? `${props.type.bookMonths} months` : '',
+    ]
+      .filter(Boolean)
+      .join(' or ') || 'none given',
 )
 </script>
 
@@ -16,19 +22,33 @@ const intervals = computed(() =>
     <h2 class="mb-2">This engine</h2>
     <dl class="facts">
       <dt>fires</dt>
-      <dd>{{ type.firingOrder.join('-') }}<template v-if="type.firingAnglesDeg"> at {{ type.firingAnglesDeg.join(', ') }}°</template>, {{ type.rotation }}</dd>
+      <dd>
+        {{ type.firingOrder.join('-') }}
+        <template v-if="type.firingAnglesDeg">at {{ type.firingAnglesDeg.join(', ') }}°</template>
+        , {{ type.rotation }}
+      </dd>
       <dt>set</dt>
-      <dd>{{ adjusterNames[type.adjuster] }}<template v-if="type.pitchMm">, {{ type.pitchMm }} mm pitch, ratio {{ type.clearancePerTravel }}</template></dd>
+      <dd>
+        {{ adjusterNames[type.adjuster] }}
+        <template v-if="type.pitchMm">, {{ type.pitchMm }} mm pitch, ratio {{ type.clearancePerTravel }}</template>
+      </dd>
       <template v-for="f in revision?.figures ?? []" :key="f.kind">
         <dt>{{ f.kind }}</dt>
         <dd class="figure">{{ f.written }}</dd>
       </template>
       <dt>book</dt>
-      <dd v-if="revision">rev. {{ revision.revision }}, {{ day(revision.date, true) }}, {{ revision.condition }}; {{ revision.source }}</dd>
+      <dd v-if="revision">
+        rev. {{ revision.revision }}, {{ day(revision.date, true) }}, {{ revision.condition }}; {{ revision.source }}
+      </dd>
       <dt>due</dt>
       <dd>{{ intervals }}</dd>
       <dt>barred</dt>
-      <dd>{{ type.barringTool }}<template v-if="type.toolTurnsPerCrankTurn !== 1">, {{ type.toolTurnsPerCrankTurn }} turns a crank turn</template></dd>
+      <dd>
+        {{ type.barringTool }}
+        <template v-if="type.toolTurnsPerCrankTurn !== 1">
+          , {{ type.toolTurnsPerCrankTurn }} turns a crank turn
+        </template>
+      </dd>
       <dt>stops</dt>
       <dd>{{ type.plan.stops.length }}, {{ methodNames[type.method].toLowerCase() }}</dd>
     </dl>

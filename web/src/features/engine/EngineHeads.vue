@@ -20,14 +20,21 @@ const banks = computed(() => {
   }
   return out
 })
-const letter = (p: Point) => ({ intake: 'I', exhaust: 'E', injector: 'J', engineBrake: 'B' })[p.kind] + (p.place ? ` ${p.place[0]}` : '')
+const letter = (p: Point) =>
+  ({ intake: 'I', exhaust: 'E', injector: 'J', engineBrake: 'B' })[p.kind] + (p.place ? ` ${p.place[0]}` : '')
 const shown = (p: Point) => p.expectedMm ?? p.lastMm
 /** What a figure rests on, for whoever asks. */
 const says = (p: Point) =>
   [
-    p.lastMm !== null && p.lastMm !== undefined ? `Last ${figures.withUnit(p.lastMm)} (${figures.other(p.lastMm)})` : 'Never measured',
-    p.expectedMm !== null && p.expectedMm !== undefined ? `expected today ${figures.withUnit(p.expectedMm)} ± ${figures.figure(p.expectedSdMm)}` : '',
-    p.rate ? `${p.rate.mmPer1000h < 0 ? 'closing' : 'opening'} ${figures.rate(p.rate.mmPer1000h)} ± ${figures.rate(p.rate.standardErrorMmPer1000h)} a 1000 h` : '',
+    p.lastMm !== null && p.lastMm !== undefined
+      ? `Last ${figures.withUnit(p.lastMm)} (${figures.other(p.lastMm)})`
+      : 'Never measured',
+    p.expectedMm !== null && p.expectedMm !== undefined
+      ? `expected today ${figures.withUnit(p.expectedMm)} ± ${figures.figure(p.expectedSdMm)}`
+      : '',
+    p.rate
+      ? `${p.rate.mmPer1000h < 0 ? 'closing' : 'opening'} ${figures.rate(p.rate.mmPer1000h)} ± ${figures.rate(p.rate.standardErrorMmPer1000h)} a 1000 h`
+      : '',
     p.unlikeSiblings ? 'unlike its siblings' : '',
   ]
     .filter(Boolean)
@@ -35,7 +42,15 @@ const says = (p: Point) =>
 const state = (p: Point) => {
   if (p.standing === 'tight' || p.standing === 'loose') return p.standing
   const now = shown(p)
-  if (now === null || now === undefined || p.minMm === null || p.minMm === undefined || p.maxMm === null || p.maxMm === undefined) return null
+  if (
+    now === null ||
+    now === undefined ||
+    p.minMm === null ||
+    p.minMm === undefined ||
+    p.maxMm === null ||
+    p.maxMm === undefined
+  )
+    return null
   return now < p.minMm ? 'tight' : now > p.maxMm ? 'loose' : null
 }
 const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length)))
@@ -49,7 +64,10 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
     </div>
     <template v-for="(bank, b) in banks" :key="b">
       <div v-if="b > 0" class="crank" aria-hidden="true" />
-      <div class="bank" :style="{ gridTemplateColumns: `repeat(${Math.min(columns, columns > 4 ? 3 : columns)}, minmax(0, 1fr))` }">
+      <div
+        class="bank"
+        :style="{ gridTemplateColumns: `repeat(${Math.min(columns, columns > 4 ? 3 : columns)}, minmax(0, 1fr))` }"
+      >
         <div v-for="c in bank" :key="c.cylinder" class="cylinder">
           <span class="number">{{ c.cylinder }}</span>
           <button
@@ -63,7 +81,14 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
             @click="$emit('pick', p.label)"
           >
             <span class="letter">{{ letter(p) }}</span>
-            <GapStrip :min="p.minMm" :max="p.maxMm" :set="p.setMm" :left="shown(p)" :state="state(p)" :label="p.label" />
+            <GapStrip
+              :min="p.minMm"
+              :max="p.maxMm"
+              :set="p.setMm"
+              :left="shown(p)"
+              :state="state(p)"
+              :label="p.label"
+            />
             <span class="figure">{{ figures.figure(shown(p)) }}</span>
             <VerdictMark :state="state(p)" :size="15" />
           </button>

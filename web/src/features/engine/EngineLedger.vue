@@ -11,7 +11,9 @@ const answers = { counts: '', warm: 'warm: left out of the rates', otherBlades: 
 <template>
   <section class="plate p-2 table-responsive">
     <h2 class="px-2 pt-1">Ledger</h2>
-    <p v-if="rows.length === 0" class="px-2 pt-2 mb-1">Nothing recorded yet. Start an overhead, or bring in an old logbook.</p>
+    <p v-if="rows.length === 0" class="px-2 pt-2 mb-1">
+      Nothing recorded yet. Start an overhead, or bring in an old logbook.
+    </p>
     <table v-else class="ledger">
       <thead class="caps">
         <tr>
@@ -36,11 +38,20 @@ const answers = { counts: '', warm: 'warm: left out of the rates', otherBlades: 
           <td>{{ row.who }}</td>
           <td>{{ row.measured ? `${row.outAsFound} of ${row.measured}` : '—' }}</td>
           <td class="figure" :class="{ 'is-tight': row.tightestIsOut }">
-            <template v-if="row.tightest">{{ row.tightest }} {{ figures.figure(row.tightestMm) }}<template v-if="row.tightestIsOut"> tight</template></template>
+            <template v-if="row.tightest">
+              {{ row.tightest }} {{ figures.figure(row.tightestMm) }}
+              <template v-if="row.tightestIsOut">tight</template>
+            </template>
           </td>
           <td>{{ row.setCount }}</td>
           <td>{{ row.specRevision }}</td>
-          <td class="soft">{{ [answers[row.answer], row.remark, row.corrections ? `${row.corrections} corrected after signing` : ''].filter(Boolean).join(' · ') }}</td>
+          <td class="soft">
+            {{
+              [answers[row.answer], row.remark, row.corrections ? `${row.corrections} corrected after signing` : '']
+                .filter(Boolean)
+                .join(' · ')
+            }}
+          </td>
         </tr>
       </tbody>
     </table>

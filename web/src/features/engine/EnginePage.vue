@@ -33,9 +33,12 @@ const banner = computed(() => {
   const row = data.value?.row
   if (!row) return ''
   if (row.findings[0]) return `${row.findings[0].point} decides: now`
-  if (row.decides.rule === 'drift') return `${row.driftPoint} decides: ${row.decides.hours && row.decides.hours > 0 ? `in ${hours(row.decides.hours)} h` : 'now'}`
+  if (row.decides.rule === 'drift')
+    return `${row.driftPoint} decides: ${row.decides.hours && row.decides.hours > 0 ? `in ${hours(row.decides.hours)} h` : 'now'}`
   if (row.decides.rule === 'nothing') return row.hasFigures ? 'No limit in sight' : 'Not opened on record yet'
-  return row.decides.hours !== null && row.decides.hours < 0 ? `The book decides: overdue ${hours(-row.decides.hours)} h` : `The book decides: ${row.decides.hours === null ? day(row.decides.date) : `in ${hours(row.decides.hours)} h`}`
+  return row.decides.hours !== null && row.decides.hours < 0
+    ? `The book decides: overdue ${hours(-row.decides.hours)} h`
+    : `The book decides: ${row.decides.hours === null ? day(row.decides.date) : `in ${hours(row.decides.hours)} h`}`
 })
 const open = (job: string) => router.push({ name: 'start-overhead', params: { engineId: props.id }, query: { job } })
 </script>
@@ -50,18 +53,31 @@ const open = (job: string) => router.push({ name: 'start-overhead', params: { en
           <p class="soft small mb-0 mt-1">
             {{ machineNames[data.row.machine] }}, {{ data.row.site }} · {{ data.type.name }}, type
             <RouterLink :to="{ name: 'book', params: { id: data.type.id } }">{{ data.type.code }}</RouterLink>
-            · <span class="figure">{{ hours(data.row.shownHours) }}</span> h<template v-if="Math.abs(data.totalHours - data.row.shownHours) > 0.5"> on the meter, {{ hours(data.totalHours) }} h in all</template>
+            ·
+            <span class="figure">{{ hours(data.row.shownHours) }}</span>
+            h
+            <template v-if="Math.abs(data.totalHours - data.row.shownHours) > 0.5">
+              on the meter, {{ hours(data.totalHours) }} h in all
+            </template>
             · {{ Math.round(data.row.hoursPerWeek) }} h a week
           </p>
         </div>
         <div class="d-flex gap-2 flex-wrap">
-          <BButton v-if="data.row.openOverheadId" class="btn-act" :to="{ name: 'overhead', params: { id: data.row.openOverheadId } }">Go on with the open overhead</BButton>
+          <BButton
+            v-if="data.row.openOverheadId"
+            class="btn-act"
+            :to="{ name: 'overhead', params: { id: data.row.openOverheadId } }"
+          >
+            Go on with the open overhead
+          </BButton>
           <template v-else>
             <BButton class="btn-act" @click="open('overhead')">Start an overhead</BButton>
             <BButton class="btn-plain" @click="open('spotCheck')">Spot check</BButton>
           </template>
           <BButton class="btn-plain" @click="meter = true">Read the meter</BButton>
-          <BButton class="btn-plain" :href="`/api/logbook/export?engine=${id}`" download="logbook.csv">Logbook file</BButton>
+          <BButton class="btn-plain" :href="`/api/logbook/export?engine=${id}`" download="logbook.csv">
+            Logbook file
+          </BButton>
         </div>
       </div>
 
@@ -78,19 +94,41 @@ const open = (job: string) => router.push({ name: 'start-overhead', params: { en
               :at="data.row.findings.length > 0 ? 0 : data.row.driftHours"
               :late="data.row.driftLateHours"
               :book="data.row.bookHoursLeft"
-              :side="data.row.findings[0] ? (data.row.findings[0].state === 'loose' ? 'loose' : 'tight') : data.row.driftSide"
+              :side="
+                data.row.findings[0] ? (data.row.findings[0].state === 'loose' ? 'loose' : 'tight') : data.row.driftSide
+              "
               :urgent="data.row.decides.rule === 'finding' || data.row.decides.rule === 'drift'"
             />
             <p v-if="data.row.others.length" class="small soft mb-0 mt-1">
               Behind it:
-              <span v-for="(o, i) in data.row.others" :key="i">{{ i ? '; ' : '' }}{{ { drift: 'drift', bookHours: 'book hours', bookMonths: 'book months', firstCheck: 'first check', finding: 'finding', nothing: '' }[o.rule] }}{{ o.date ? `, ${day(o.date)}` : '' }}</span>.
+              <span v-for="(o, i) in data.row.others" :key="i">
+                {{ i ? '; ' : ''
+                }}{{
+                  {
+                    drift: 'drift',
+                    bookHours: 'book hours',
+                    bookMonths: 'book months',
+                    firstCheck: 'first check',
+                    finding: 'finding',
+                    nothing: '',
+                  }[o.rule]
+                }}{{ o.date ? `, ${day(o.date)}` : '' }}
+              </span>
+              .
             </p>
           </section>
           <EngineFacts class="mt-2" :type="data.type" />
         </aside>
       </div>
 
-      <ClearanceChart v-if="point" class="mt-3" :point="point" :total-hours="data.totalHours" :points="data.points" @pick="picked = $event" />
+      <ClearanceChart
+        v-if="point"
+        class="mt-3"
+        :point="point"
+        :total-hours="data.totalHours"
+        :points="data.points"
+        @pick="picked = $event"
+      />
       <EngineLedger class="mt-3" :rows="data.ledger" />
       <MeterDialog v-model="meter" :engine-id="id" :readings="data.meter" />
     </template>

@@ -19,7 +19,14 @@ const form = reactive({ id: newId(), hours: '', date: '', replaced: false, newSh
 const failure = ref<unknown>()
 const complaint = (field: string) => (failure.value instanceof Refusal ? failure.value.for(field) : undefined)
 watch(shown, (open) => {
-  if (open) Object.assign(form, { id: newId(), hours: '', date: new Date().toISOString().slice(0, 10), replaced: false, newShows: '0' })
+  if (open)
+    Object.assign(form, {
+      id: newId(),
+      hours: '',
+      date: new Date().toISOString().slice(0, 10),
+      replaced: false,
+      newShows: '0',
+    })
   failure.value = undefined
 })
 
@@ -30,7 +37,13 @@ async function save() {
     await answer(
       api.POST('/api/engines/{id}/meter-readings', {
         params: { path: { id: props.engineId } },
-        body: { id: form.id, date: form.date || null, hours: typedNumber(form.hours), newMeterShows: form.replaced ? typedNumber(form.newShows) : null, who: preferences.who || null },
+        body: {
+          id: form.id,
+          date: form.date || null,
+          hours: typedNumber(form.hours),
+          newMeterShows: form.replaced ? typedNumber(form.newShows) : null,
+          who: preferences.who || null,
+        },
       }),
     )
     await client.invalidateQueries()
@@ -44,15 +57,26 @@ async function save() {
 <template>
   <BModal v-model="shown" title="Read the hour meter" no-footer>
     <form @submit.prevent="save">
-      <Field v-slot="{ id }" :label="form.replaced ? 'The old meter stopped at, h' : 'The meter shows, h'" :complaint="complaint('hours') ?? notANumber(form.hours)">
+      <Field
+        v-slot="{ id }"
+        :label="form.replaced ? 'The old meter stopped at, h' : 'The meter shows, h'"
+        :complaint="complaint('hours') ?? notANumber(form.hours)"
+      >
         <BFormInput :id="id" v-model="form.hours" inputmode="decimal" autofocus />
       </Field>
-      <Field v-slot="{ id }" label="Read on" :complaint="complaint('date')"><BFormInput :id="id" v-model="form.date" type="date" /></Field>
+      <Field v-slot="{ id }" label="Read on" :complaint="complaint('date')">
+        <BFormInput :id="id" v-model="form.date" type="date" />
+      </Field>
       <div class="form-check mb-2">
         <input id="replaced" v-model="form.replaced" class="form-check-input" type="checkbox" />
         <label class="form-check-label" for="replaced">The meter was replaced or reset</label>
       </div>
-      <Field v-if="form.replaced" v-slot="{ id }" label="The new meter shows, h" :complaint="complaint('newMeterShows') ?? notANumber(form.newShows)">
+      <Field
+        v-if="form.replaced"
+        v-slot="{ id }"
+        label="The new meter shows, h"
+        :complaint="complaint('newMeterShows') ?? notANumber(form.newShows)"
+      >
         <BFormInput :id="id" v-model="form.newShows" inputmode="decimal" />
       </Field>
       <p v-if="failure && !(failure instanceof Refusal)" class="complaint">{{ sentence(failure) }}</p>
@@ -60,7 +84,11 @@ async function save() {
     </form>
     <p v-if="readings.length" class="small soft mt-3 mb-0">
       Last read:
-      <span v-for="(r, i) in readings.slice(0, 3)" :key="i">{{ i ? ', ' : '' }}{{ hours(r.shownHours) }} h on {{ day(r.date) }}{{ r.newMeterShows !== null ? ` (replaced, new one at ${hours(r.newMeterShows)})` : '' }}</span>.
+      <span v-for="(r, i) in readings.slice(0, 3)" :key="i">
+        {{ i ? ', ' : '' }}{{ hours(r.shownHours) }} h on {{ day(r.date)
+        }}{{ r.newMeterShows !== null ? ` (replaced, new one at ${hours(r.newMeterShows)})` : '' }}
+      </span>
+      .
     </p>
   </BModal>
 </template>

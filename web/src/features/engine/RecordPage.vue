@@ -11,12 +11,24 @@ import VerdictMark from '../../instruments/VerdictMark.vue'
 const props = defineProps<{ id: string }>()
 const figures = useFigures()
 const client = useQueryClient()
-const { data, error } = useQuery({ queryKey: ['record', () => props.id], queryFn: () => answer(api.GET('/api/overheads/{id}', { params: { path: { id: props.id } } })) })
+const { data, error } = useQuery({
+  queryKey: ['record', () => props.id],
+  queryFn: () => answer(api.GET('/api/overheads/{id}', { params: { path: { id: props.id } } })),
+})
 const correcting = ref(false)
 const picked = ref<Schemas['OverheadPointView'] | null>(null)
 const failure = ref<unknown>()
 const trialText = (r: Schemas['ReadingView'] | null | undefined) =>
-  r?.trials.length ? r.trials.map((t) => `${(t.blades ?? []).join('+')} ${{ free: 'free', drag: 'drag', heavyDrag: 'forced', noGo: 'no go' }[t.feel ?? 'free']}`).join(', ') : r?.written ? `written ${r.written} ${r.unit}` : ''
+  r?.trials.length
+    ? r.trials
+        .map(
+          (t) =>
+            `${(t.blades ?? []).join('+')} ${{ free: 'free', drag: 'drag', heavyDrag: 'forced', noGo: 'no go' }[t.feel ?? 'free']}`,
+        )
+        .join(', ')
+    : r?.written
+      ? `written ${r.written} ${r.unit}`
+      : ''
 const measured = computed(() => data.value?.points.filter((p) => p.found || p.left) ?? [])
 async function say(what: Schemas['VisitAnswer']) {
   try {
@@ -40,35 +52,97 @@ function correct(point: Schemas['OverheadPointView']) {
         <div>
           <h1>{{ data.engineName }}, {{ day(data.date, true) }}</h1>
           <p class="soft small mb-0 mt-1">
-            {{ { overhead: 'Overhead', spotCheck: 'Spot check', receivingCheck: 'Receiving check', build: 'Build' }[data.job] }} at {{ hours(data.shownHours) }} h · {{ data.condition }}<template v-if="data.engineTemperatureC != null">, {{ data.engineTemperatureC }} °C</template> · judged by rev. {{ data.specRevision }}, {{ data.specSource }} · {{ data.blades ?? data.measuringMethod }} ·
-            <template v-if="data.signedAt">signed by {{ data.signedBy }}, {{ day(data.signedAt, true) }}</template><template v-else>not signed yet</template>
+            {{
+              { overhead: 'Overhead', spotCheck: 'Spot check', receivingCheck: 'Receiving check', build: 'Build' }[
+                data.job
+              ]
+            }}
+            at {{ hours(data.shownHours) }} h · {{ data.condition }}
+            <template v-if="data.engineTemperatureC != null">, {{ data.engineTemperatureC }} °C</template>
+            · judged by rev. {{ data.specRevision }}, {{ data.specSource }} ·
+            {{ data.blades ?? data.measuringMethod }} ·
+            <template v-if="data.signedAt">signed by {{ data.signedBy }}, {{ day(data.signedAt, true) }}</template>
+            <template v-else>not signed yet</template>
           </p>
           <p v-if="data.remark" class="mb-0 mt-1">{{ data.remark }}</p>
         </div>
-        <RouterLink class="btn btn-plain" :to="{ name: 'engine', params: { id: data.engineId } }">The engine</RouterLink>
+        <RouterLink class="btn btn-plain" :to="{ name: 'engine', params: { id: data.engineId } }">
+          The engine
+        </RouterLink>
       </div>
       <section v-if="data.signedAt" class="plate p-3 mb-3 d-flex gap-2 align-items-center flex-wrap">
         <strong>Does this visit count for the trend?</strong>
-        <BButton v-for="a in [['counts', 'It counts'], ['warm', 'It was warm'], ['otherBlades', 'Other blades']] as const" :key="a[0]" :class="data.answer === a[0] ? 'btn-act' : 'btn-plain'" :aria-pressed="data.answer === a[0]" @click="say(a[0])">{{ a[1] }}</BButton>
-        <span class="soft small">{{ data.answer === 'counts' ? '' : 'Left out of the rates; the record keeps it.' }}</span>
+        <BButton
+          v-for="a in [
+            ['counts', 'It counts'],
+            ['warm', 'It was warm'],
+            ['otherBlades', 'Other blades'],
+          ] as const"
+          :key="a[0]"
+          :class="data.answer === a[0] ? 'btn-act' : 'btn-plain'"
+          :aria-pressed="data.answer === a[0]"
+          @click="say(a[0])"
+        >
+          {{ a[1] }}
+        </BButton>
+        <span class="soft small">
+          {{ data.answer === 'counts' ? '' : 'Left out of the rates; the record keeps it.' }}
+        </span>
         <span v-if="failure" class="complaint">{{ sentence(failure) }}</span>
       </section>
       <section class="plate p-2 table-responsive">
         <table class="ledger">
-          <thead class="caps"><tr><th>Point</th><th>Book, {{ figures.unit }}</th><th>Found</th><th>Left</th><th>How measured</th><th>Who</th><th>Note</th><th></th></tr></thead>
+          <thead class="caps">
+            <tr>
+              <th>Point</th>
+              <th>Book, {{ figures.unit }}</th>
+              <th>Found</th>
+              <th>Left</th>
+              <th>How measured</th>
+              <th>Who</th>
+              <th>Note</th>
+              <th></th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="p in measured" :key="p.id">
-              <td><strong>{{ p.label }}</strong></td>
-              <td class="figure soft" :title="p.specWritten ?? ''">{{ figures.figure(p.minMm) }} – {{ figures.figure(p.maxMm) }}</td>
-              <td class="figure" :class="`is-${p.found?.state}`"><VerdictMark :state="p.found?.state" :size="15" /> {{ readingText(p.found, figures.figure, true) }} <span v-if="p.found?.state && p.found.state !== 'inWindow'" class="small">{{ stateWords[p.found.state] }}</span></td>
-              <td class="figure">{{ p.left ? readingText(p.left, figures.figure, true) : p.leftAlone ? 'left alone' : '—' }}</td>
+              <td>
+                <strong>{{ p.label }}</strong>
+              </td>
+              <td class="figure soft" :title="p.specWritten ?? ''">
+                {{ figures.figure(p.minMm) }} – {{ figures.figure(p.maxMm) }}
+              </td>
+              <td class="figure" :class="`is-${p.found?.state}`">
+                <VerdictMark :state="p.found?.state" :size="15" />
+                {{ readingText(p.found, figures.figure, true) }}
+                <span v-if="p.found?.state && p.found.state !== 'inWindow'" class="small">
+                  {{ stateWords[p.found.state] }}
+                </span>
+              </td>
+              <td class="figure">
+                {{ p.left ? readingText(p.left, figures.figure, true) : p.leftAlone ? 'left alone' : '—' }}
+              </td>
               <td class="soft small">{{ [trialText(p.found), trialText(p.left)].filter(Boolean).join('; then ') }}</td>
               <td>{{ (p.left ?? p.found)?.who }}</td>
               <td class="soft small">
                 {{ [p.left?.why, p.found?.remark].filter(Boolean).join('; ') }}
-                <template v-for="c in p.corrected" :key="c.id"><br />before: {{ readingText(c, figures.figure, true) }} by {{ c.who }}, corrected{{ p.found?.corrects === c.id ? `: ${p.found.why}` : p.left?.corrects === c.id ? `: ${p.left.why}` : '' }}</template>
+                <template v-for="c in p.corrected" :key="c.id">
+                  <br />
+                  before: {{ readingText(c, figures.figure, true) }} by {{ c.who }}, corrected{{
+                    p.found?.corrects === c.id ? `: ${p.found.why}` : p.left?.corrects === c.id ? `: ${p.left.why}` : ''
+                  }}
+                </template>
               </td>
-              <td><button type="button" class="btn btn-plain btn-sm" :aria-label="`Correct ${p.label}`" @click="correct(p)">Correct</button></td>
+              <td>
+                <button
+                  type="button"
+                  class="btn btn-plain btn-sm"
+                  :aria-label="`Correct ${p.label}`"
+                  @click="correct(p)"
+                >
+                  Correct
+                </button>
+              </td>
             </tr>
           </tbody>
         </table>

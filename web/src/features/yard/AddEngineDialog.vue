@@ -16,7 +16,15 @@ const shown = defineModel<boolean>({ required: true })
 const router = useRouter()
 const client = useQueryClient()
 const types = useQuery({ queryKey: ['types'], queryFn: () => answer(api.GET('/api/engine-types')), enabled: shown })
-const form = reactive({ id: newId(), name: '', machine: 'lorry' as Schemas['MachineKind'], site: '', engineTypeId: '', duty: '', meter: '' })
+const form = reactive({
+  id: newId(),
+  name: '',
+  machine: 'lorry' as Schemas['MachineKind'],
+  site: '',
+  engineTypeId: '',
+  duty: '',
+  meter: '',
+})
 const failure = ref<unknown>()
 const complaint = (field: string) => (failure.value instanceof Refusal ? failure.value.for(field) : undefined)
 watch(shown, (open) => {
@@ -29,7 +37,15 @@ async function add() {
   try {
     const engine = await answer(
       api.POST('/api/engines', {
-        body: { id: form.id, name: form.name, machine: form.machine, site: form.site, engineTypeId: form.engineTypeId || null, dutyHoursPerDay: typedNumber(form.duty), meterHours: typedNumber(form.meter) },
+        body: {
+          id: form.id,
+          name: form.name,
+          machine: form.machine,
+          site: form.site,
+          engineTypeId: form.engineTypeId || null,
+          dutyHoursPerDay: typedNumber(form.duty),
+          meterHours: typedNumber(form.meter),
+        },
       }),
     )
     await client.invalidateQueries({ queryKey: ['due'] })
@@ -47,7 +63,12 @@ async function add() {
       <Field v-slot="{ id }" label="Name, as it is called in the yard" :complaint="complaint('name')">
         <BFormInput :id="id" v-model="form.name" autofocus />
       </Field>
-      <Field v-slot="{ id }" label="Engine type" :complaint="complaint('engineTypeId')" hint="Not in the list? Add it to the book first.">
+      <Field
+        v-slot="{ id }"
+        label="Engine type"
+        :complaint="complaint('engineTypeId')"
+        hint="Not in the list? Add it to the book first."
+      >
         <BFormSelect :id="id" v-model="form.engineTypeId">
           <option value="">Choose…</option>
           <option v-for="t in types.data.value ?? []" :key="t.id" :value="t.id">{{ t.code }} · {{ t.name }}</option>
@@ -59,9 +80,24 @@ async function add() {
             <option v-for="(name, key) in machineNames" :key="key" :value="key">{{ name }}</option>
           </BFormSelect>
         </Field>
-        <Field v-slot="{ id }" label="Site" :complaint="complaint('site')"><BFormInput :id="id" v-model="form.site" /></Field>
-        <Field v-slot="{ id }" label="Hour meter shows, h" :complaint="complaint('meterHours') ?? notANumber(form.meter)"><BFormInput :id="id" v-model="form.meter" inputmode="decimal" /></Field>
-        <Field v-slot="{ id }" label="Runs about, hours a day" :complaint="complaint('dutyHoursPerDay') ?? notANumber(form.duty)" hint="Until the meter has been read a few times."><BFormInput :id="id" v-model="form.duty" inputmode="decimal" placeholder="4" /></Field>
+        <Field v-slot="{ id }" label="Site" :complaint="complaint('site')">
+          <BFormInput :id="id" v-model="form.site" />
+        </Field>
+        <Field
+          v-slot="{ id }"
+          label="Hour meter shows, h"
+          :complaint="complaint('meterHours') ?? notANumber(form.meter)"
+        >
+          <BFormInput :id="id" v-model="form.meter" inputmode="decimal" />
+        </Field>
+        <Field
+          v-slot="{ id }"
+          label="Runs about, hours a day"
+          :complaint="complaint('dutyHoursPerDay') ?? notANumber(form.duty)"
+          hint="Until the meter has been read a few times."
+        >
+          <BFormInput :id="id" v-model="form.duty" inputmode="decimal" placeholder="4" />
+        </Field>
       </div>
       <p v-if="failure && !(failure instanceof Refusal)" class="complaint">{{ sentence(failure) }}</p>
       <BButton type="submit" class="btn-act w-100">Add the engine</BButton>

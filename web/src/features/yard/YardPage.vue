@@ -30,8 +30,13 @@ const found = computed(() => {
     if (machine.value && row.machine !== machine.value) return false
     if (site.value && row.site !== site.value) return false
     if (words.length === 0) return true
-    const said = decision(row, () => '', () => '')
-    const text = `${row.name} ${row.site} ${machineNames[row.machine]} ${row.typeCode} ${said.main} ${said.below}`.toLowerCase()
+    const said = decision(
+      row,
+      () => '',
+      () => '',
+    )
+    const text =
+      `${row.name} ${row.site} ${machineNames[row.machine]} ${row.typeCode} ${said.main} ${said.below}`.toLowerCase()
     return words.every((word) => text.includes(word))
   })
 })
@@ -72,11 +77,21 @@ useKeys(
       <div>
         <h1>{{ isLoading ? 'Looking round the yard…' : headline(rows) }}</h1>
         <p class="soft small mb-0 mt-1">
-          <template v-if="data">{{ data.fleet }} · {{ found.length === rows.length ? rows.length : `${found.length} of ${rows.length}` }} engines · worst first · hours from today to the first limit</template>
+          <template v-if="data">
+            {{ data.fleet }} ·
+            {{ found.length === rows.length ? rows.length : `${found.length} of ${rows.length}` }} engines · worst first
+            · hours from today to the first limit
+          </template>
         </p>
       </div>
       <div class="tools">
-        <BFormInput id="find" v-model="find" type="search" placeholder="Find engine, site or finding   /" aria-label="Find engine, site or finding" />
+        <BFormInput
+          id="find"
+          v-model="find"
+          type="search"
+          placeholder="Find engine, site or finding   /"
+          aria-label="Find engine, site or finding"
+        />
         <BFormSelect v-model="machine" aria-label="Kind of machine">
           <option value="">All kinds</option>
           <option v-for="(name, key) in machineNames" :key="key" :value="key">{{ name }}</option>
@@ -85,7 +100,9 @@ useKeys(
           <option value="">All sites</option>
           <option v-for="s in sites" :key="s" :value="s">{{ s }}</option>
         </BFormSelect>
-        <BButton class="btn-plain" :aria-pressed="grouped" @click="grouped = !grouped">{{ grouped ? 'By urgency' : 'By site' }}</BButton>
+        <BButton class="btn-plain" :aria-pressed="grouped" @click="grouped = !grouped">
+          {{ grouped ? 'By urgency' : 'By site' }}
+        </BButton>
         <BButton class="btn-plain" @click="adding = true">Add an engine</BButton>
       </div>
     </div>
@@ -94,9 +111,20 @@ useKeys(
     <div v-else-if="data && rows.length === 0" class="plate p-4">
       <h2>No engine yet.</h2>
       <ol class="mt-3 mb-0">
-        <li>Add the engine's type to the <RouterLink to="/book">book</RouterLink>: firing order, valves along the head, clearances and where they come from.</li>
-        <li><a href="#" @click.prevent="adding = true">Add the engine</a> with what its hour meter shows.</li>
-        <li>Open it and measure, or bring in an old <RouterLink to="/logbook">logbook</RouterLink>.</li>
+        <li>
+          Add the engine's type to the
+          <RouterLink to="/book">book</RouterLink>
+          : firing order, valves along the head, clearances and where they come from.
+        </li>
+        <li>
+          <a href="#" @click.prevent="adding = true">Add the engine</a>
+          with what its hour meter shows.
+        </li>
+        <li>
+          Open it and measure, or bring in an old
+          <RouterLink to="/logbook">logbook</RouterLink>
+          .
+        </li>
       </ol>
     </div>
     <template v-else-if="data">
@@ -112,7 +140,9 @@ useKeys(
         <h2 v-if="group.name" class="group">{{ group.name }}</h2>
         <YardRow v-for="row in group.rows" :key="row.engineId" :row="row" :span="span" />
       </template>
-      <p v-if="found.length === 0" class="plate p-3">Nothing in the yard matches. Clear the search, or choose another site.</p>
+      <p v-if="found.length === 0" class="plate p-3">
+        Nothing in the yard matches. Clear the search, or choose another site.
+      </p>
       <div v-if="found.length > shown" class="text-center mt-3">
         <BButton class="btn-plain" @click="shown += 200">Show more: {{ found.length - shown }} engines below</BButton>
       </div>

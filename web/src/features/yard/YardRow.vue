@@ -10,14 +10,27 @@ const props = defineProps<{ row: Schemas['DueRow']; span: number }>()
 const figures = useFigures()
 const said = computed(() => decision(props.row, figures.figure, figures.rate))
 const urgent = computed(() => props.row.decides.rule === 'finding' || props.row.decides.rule === 'drift')
-const edge = computed(() => (props.row.findings.length > 0 ? (props.row.findings[0]?.state ?? '') : isOverdue(props.row) ? 'late' : ''))
+const edge = computed(() =>
+  props.row.findings.length > 0 ? (props.row.findings[0]?.state ?? '') : isOverdue(props.row) ? 'late' : '',
+)
 </script>
 
 <template>
-  <RouterLink :id="`row-${row.engineId}`" :to="{ name: 'engine', params: { id: row.engineId } }" class="row-grid plate engine" :class="edge">
+  <RouterLink
+    :id="`row-${row.engineId}`"
+    :to="{ name: 'engine', params: { id: row.engineId } }"
+    class="row-grid plate engine"
+    :class="edge"
+  >
     <span>
       <span class="name">{{ row.name }}</span>
-      <span class="soft small">{{ machineNames[row.machine] }} · {{ row.site }}<template v-if="row.openOverheadId"> · <strong>open now</strong></template></span>
+      <span class="soft small">
+        {{ machineNames[row.machine] }} · {{ row.site }}
+        <template v-if="row.openOverheadId">
+          ·
+          <strong>open now</strong>
+        </template>
+      </span>
     </span>
     <span class="figure">{{ hours(row.shownHours) }} h</span>
     <Runway

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { Schemas } from '../../api/client'
+
+/** A turning plan as it is called out: stop by stop, what to turn, what to set, and what cannot be set. */
+defineProps<{ plan: Schemas['TurningPlanResponse'] }>()
+const letters = { intake: 'I', exhaust: 'E', injector: 'J', engineBrake: 'B' }
+const least = (stop: Schemas['StopResponse']) => {
+  const margins = stop.set.map((p) => p.marginDeg).filter((m): m is number => m !== null && m !== undefined)
+  return margins.length ? Math.round(Math.min(...margins)) : null
+}
+</script>
+
+<template>
+  <ol class="stops">
+    <li v-for="(stop, i) in plan.stops" :key="i">
+      <p v-if="i > 0" class="soft mb-1">Turn {{ Math.round(stop.turnFromPreviousDeg * 10) / 10 }}° forwards</p>
+      <p class="mb-0">
+        <strong>Stop {{ i + 1 }}</strong>
+        · {{ stop.sign }}
+      </p>
+      <p class="figure mb-2">
+        {{ stop.set.map((p) => `${p.cylinder}${letters[p.kind]}`).join('  ') || 'nothing' }}
+        <span v-if="least(stop) !== null" class="soft small">at least {{ least(stop) }}° to spare</span>
+      </p>
+    </li>
+  </ol>
+  <div v-if="plan.cannotSet.length" class="cannot">
+    <strong>Not placed:</strong>
+    <ul class="mb-0">
+      <li v-for="p in plan.cannotSet" :key="`${p.cylinder}${p.kind}`">{{ p.reason }}</li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.stops {
+  list-style: none;
+  padding: 0;
+  margin: 0.5rem 0 0;
+}
+.figure {
+  white-space: pre-wrap;
+}
+.cannot {
+  border-left: 4px solid var(--tight);
+  padding: 0.3rem 0.8rem;
+}
+</style>

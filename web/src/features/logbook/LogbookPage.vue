@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref, shallowRef } from 'vue'
+import { Refusal, sentence, toRefusal, type Schemas } from '../../api/client'
+import { day, hours } from '../../app/figures'
+
+const client = useQueryClient()
+const file = shallowRef<File | null>(null)
+const report = shallowRef<Schemas['LogbookReport'] | null>(null)
+const failure = ref<unknown>()
+const working = ref('')
+
+async function send(path: string, doing: string) {
+  if (!file.value) return
+  working.value = doing
+  failure.value = undefined
+  try {
+    const response = await fetch(`/api/logbook/${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'text/csv' },
+      body: file.value,
+    })
+    const body = await response.json().catch(() => ({}))
+    if (!response.ok) throw toRefusal(body, response.status)
+    report.value = body as Schemas['LogbookReport']
+    if (report.value.saved) await client.invalidateQueries()
+  } catch (caught) {
+    failure.value = caught
+    if (caught instanceof Refusal && path === 'preview') report.value = null
+  } finally {
+    working.value = ''
+  }
+}
+function choose(event: Event) {
+  file.value = (event.target as HTMLInputElement).files?.[0] ?? null
+  report.value = null
+  void send('preview', 'Reading the file…')
+}
+const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
+</script>
+
+<template>
+  <main class="page">
+    <div class="page-head">
+      <div>
+        <h1>Logbook</h1>
+        <p class="soft small mb-0 mt-1">old records in, all records out: a CSV file, one reading a row</p>
+      </div>
+      <BButton class="btn-plain" href="/api/logbook/export" download="logbook.csv">
+        Write out the whole fleet's logbook
+      </BButton>
+    </div>
+    <section class="plate p-3 mb-3">
+      <h2>Bring in a logbook</h2>
+      <p class="small mt-1 mb-2">
+        The first line names the columns:
+        <span class="figure">engine, date, engine hours, cylinder, valve, as found, as left, unit, who, remark</span>
+        . Commas or semicolons, decimal point or comma, mm or thou. A figure may be written
+        <span class="figure">0.31</span>
+        ,
+        <span class="figure">0.30-0.35</span>
+        (between two blades) or
+        <span class="figure">&lt;0.05</span>
+        (no blade goes). Hours are total engine hours. Nothing is saved until you say so.
+      </p>
+      <label class="btn btn-act">
+        Choose a file…
+        <input
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          class="visually-hidden"
+          aria-label="Logbook file"
+          @change="choose"
+          @click="($event.target as HTMLInputElement).value = ''"
+        />
+      </label>
+      <span v-if="file" class="ms-2">{{ file.name }}</span>
+      <span v-if="working" class="ms-2" role="status">{{ working }}</span>
+      <p v-if="failure" class="complaint mt-2 mb-0" role="alert">{{ sentence(failure) }}</p>
+    </section>
+    <template v-if="report">
+      <section class="plate plate-strong p-3 mb-3">
+        <h2 v-if="report.saved">
+          Brought in: {{ plural(report.newReadings, 'reading') }} in {{ plural(report.newVisits, 'new visit') }}.
+        </h2>
+        <h2 v-else-if="report.newReadings === 0 && report.badRows.length === 0">
+          Everything in this file is already there. Nothing to add.
+        </h2>
+        <h2 v-else>
+          Understood: {{ plural(report.newReadings, 'new reading') }} in {{ plural(report.newVisits, 'visit') }}.
+        </h2>
+        <p class="small soft mb-2">
+          {{ plural(report.rows, 'row') }}, {{ report.separator }} separated, decimal {{ report.decimal }}
+          <template v-if="report.alreadyThere">; {{ plural(report.alreadyThere, 'row') }} already there</template>
+          <template v-if="report.ignoredColumns.length">
+            ; columns not used: {{ report.ignoredColumns.join(', ') }}
+          </template>
+          .
+        </p>
+        <ul v-if="report.engines.length" class="mb-2">
+          <li v-for="e in report.engines" :key="e.engine">
+            <strong>{{ e.engine }}</strong>
+            : {{ plural(e.rows, 'row') }} of {{ plural(e.visits, 'visit') }}, {{ day(e.first, true) }} to
+            {{ day(e.last, true) }}
+          </li>
+        </ul>
+        <template v-if="!report.saved && report.newReadings > 0">
+          <BButton
+            v-if="report.badRows.length === 0"
+            class="btn-act"
+            :disabled="!!working"
+            @click="send('import', 'Bringing it in…')"
+          >
+            Bring in {{ plural(report.newReadings, 'reading') }}
+          </BButton>
+          <BButton
+            v-else
+            class="btn-act"
+            :disabled="!!working"
+            @click="send('import?goodOnly=true', 'Bringing in the good rows…')"
+          >
+            Bring in the good rows only: {{ plural(report.newReadings, 'reading') }}
+          </BButton>
+        </template>
+      </section>
+      <section v-if="report.badRows.length" class="plate p-2 mb-3 table-responsive">
+        <h2 class="px-2 pt-1 is-tight">{{ plural(report.badRows.length, 'row') }} cannot be taken</h2>
+        <table class="ledger">
+          <thead class="caps">
+            <tr>
+              <th>Line</th>
+              <th>Column</th>
+              <th>Why</th>
+              <th>Row</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="b in report.badRows.slice(0, 200)" :key="b.line">
+              <td class="figure">{{ b.line }}</td>
+              <td>{{ b.column }}</td>
+              <td>{{ b.message }}</td>
+              <td class="figure small soft">{{ b.text }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section v-if="report.firstRows.length && !report.saved" class="plate p-2 table-responsive">
+        <h2 class="px-2 pt-1">The first rows, as understood</h2>
+        <table class="ledger">
+          <thead class="caps">
+            <tr>
+              <th>Line</th>
+              <th>Engine</th>
+              <th>Date</th>
+              <th>Hours</th>
+              <th>Point</th>
+              <th>Found</th>
+              <th>Left</th>
+              <th>Unit</th>
+              <th>Who</th>
+              <th>Remark</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="r in report.firstRows" :key="r.line">
+              <td class="figure">{{ r.line }}</td>
+              <td>{{ r.engine }}</td>
+              <td>{{ day(r.date, true) }}</td>
+              <td class="figure">{{ hours(r.hours) }}</td>
+              <td>
+                <strong>{{ r.point }}</strong>
+              </td>
+              <td class="figure" :title="r.foundMm != null ? `${r.foundMm.toFixed(3)} mm` : ''">{{ r.found }}</td>
+              <td class="figure">{{ r.left }}</td>
+              <td>{{ r.unit }}</td>
+              <td>{{ r.who }}</td>
+              <td class="soft small">{{ r.remark }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+    </template>
+  </main>
+</template>
