@@ -19,11 +19,12 @@ using ZeroDrift.Server.Problems;
 
 // dotnet run -- --data DIR --web DIR --port N [--host H] [--demo] [--fleet-size N]
 // InvariantCulture throughout: a decimal point is a decimal point, wherever the server stands.
-var builder = WebApplication.CreateBuilder(args);
+// A bare --demo would take the next word for its value.
+var builder = WebApplication.CreateBuilder([.. args.Select(arg => arg == "--demo" ? "--demo=true" : arg)]);
 var data = Path.GetFullPath(builder.Configuration["data"] ?? "data");
 Directory.CreateDirectory(data);
 var file = Path.Combine(data, "zerodrift.db");
-var demo = args.Contains("--demo");
+var demo = builder.Configuration["demo"] == "true";
 
 builder.Host.UseSerilog((_, log) => log.MinimumLevel.Warning().MinimumLevel.Override("ZeroDrift", Serilog.Events.LogEventLevel.Information).WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture).WriteTo.File(Path.Combine(data, "log-.txt"), rollingInterval: RollingInterval.Day, retainedFileCountLimit: 14, formatProvider: System.Globalization.CultureInfo.InvariantCulture));
 if (builder.Configuration["port"] is { } port) builder.WebHost.UseUrls($"http://{builder.Configuration["host"] ?? "127.0.0.1"}:{port}");

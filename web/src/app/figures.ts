@@ -34,6 +34,9 @@ export function useFigures() {
     /** The bare figure. */
     figure: (value: number | null | undefined) =>
       value === null || value === undefined ? '—' : preferences.unit === 'mm' ? mm(value) : thou(value),
+    /** A figure that was worked out and not measured: no more digits than it deserves. */
+    rough: (value: number | null | undefined) =>
+      value === null || value === undefined ? '—' : preferences.unit === 'mm' ? value.toFixed(2) : thou(value),
     /** Figure and unit. */
     withUnit: (value: number | null | undefined) =>
       value === null || value === undefined

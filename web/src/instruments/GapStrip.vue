@@ -21,8 +21,8 @@ const props = withDefaults(
 )
 
 const figures = useFigures()
-const width = 520
-const pad = 12
+const width = computed(() => (props.tall ? 520 : 150))
+const pad = computed(() => (props.tall ? 12 : 4))
 const top = computed(() => (props.tall ? 10 : 6))
 const height = computed(() => (props.tall ? 84 : 34))
 const middle = computed(() => (props.tall ? 34 : 17))
@@ -37,9 +37,9 @@ const span = computed(() => {
   return { from, to: Math.max(high + reach * 0.75, ...values) + reach * 0.05 }
 })
 const x = (v: number) =>
-  pad +
+  pad.value +
   ((Math.min(Math.max(v, span.value.from), span.value.to) - span.value.from) / (span.value.to - span.value.from)) *
-    (width - 2 * pad)
+    (width.value - 2 * pad.value)
 const step = computed(() => {
   const range = span.value.to - span.value.from
   return figures.unit === 'thou' ? (range > 0.3 ? 0.0508 : 0.0254) : range > 0.5 ? 0.05 : range > 0.2 ? 0.02 : 0.01
@@ -124,10 +124,10 @@ const tone = computed(() => (props.state === 'tight' || props.state === 'loose' 
       v-if="found !== null && found !== undefined"
       :cx="x(found)"
       :cy="middle"
-      :r="tall ? 6.5 : 7"
+      :r="tall ? 6.5 : 4.5"
       class="found"
     />
-    <circle v-if="left !== null && left !== undefined" :cx="x(left)" :cy="middle" :r="tall ? 6 : 8" class="left" />
+    <circle v-if="left !== null && left !== undefined" :cx="x(left)" :cy="middle" :r="tall ? 6 : 4.5" class="left" />
     <g v-if="tall" class="labels">
       <text v-for="tick in ticks.filter((t) => t.big)" :key="`l${tick.v}`" :x="x(tick.v)" :y="height - 8">
         {{ figures.figure(tick.v) }}

@@ -42,7 +42,7 @@ const said = computed(() => {
 <template>
   <svg
     class="runway"
-    :viewBox="labels ? '0 0 330 56' : '0 0 330 44'"
+    :viewBox="labels ? '0 10 330 46' : '0 13 330 30'"
     role="img"
     :aria-label="said"
     preserveAspectRatio="xMinYMid meet"
@@ -96,7 +96,7 @@ const said = computed(() => {
 <style scoped>
 .runway {
   width: 100%;
-  max-width: 460px;
+  max-width: 400px;
   display: block;
 }
 .base,

@@ -25,9 +25,7 @@ function send(anyway: boolean) {
   <section>
     <h1>Is it {{ view.condition }}?</h1>
     <p class="mt-2">
-      The figures of rev. {{ view.specRevision }} are for a
-      <strong>{{ view.condition }}</strong>
-      engine.
+      The figures of rev. {{ view.specRevision }} are for a <strong>{{ view.condition }}</strong> engine.
       {{
         view.condition === 'cold'
           ? 'A warm valve reads tight: let it stand until the block is as cold as the room.'
@@ -44,9 +42,9 @@ function send(anyway: boolean) {
         <BFormInput :id="id" v-model="temperature" inputmode="decimal" size="lg" autofocus />
       </Field>
       <BButton type="submit" class="btn-act w-100 mb-2">It is {{ view.condition }}: go on</BButton>
-      <BButton v-if="warm" class="btn-plain w-100" @click="send(true)">
-        Measure warm anyway, and leave it out of the trend
-      </BButton>
+      <BButton v-if="warm" class="btn-plain w-100" @click="send(true)"
+        >Measure warm anyway, and leave it out of the trend</BButton
+      >
     </form>
   </section>
 </template>

@@ -81,19 +81,19 @@ async function correct() {
         </BFormSelect>
       </Field>
       <div class="d-flex gap-2">
-        <Field v-slot="{ id }" class="flex-grow-1" label="It should read" :complaint="complaint('figure')">
-          <BFormInput :id="id" v-model="form.figure" inputmode="decimal" />
-        </Field>
-        <Field v-slot="{ id }" label="Unit">
-          <BFormSelect :id="id" v-model="form.unit" :options="['mm', 'thou']" />
-        </Field>
+        <Field v-slot="{ id }" class="flex-grow-1" label="It should read" :complaint="complaint('figure')"
+          ><BFormInput :id="id" v-model="form.figure" inputmode="decimal"
+        /></Field>
+        <Field v-slot="{ id }" label="Unit"
+          ><BFormSelect :id="id" v-model="form.unit" :options="['mm', 'thou']"
+        /></Field>
       </div>
-      <Field v-slot="{ id }" label="Who corrects it" :complaint="complaint('who')">
-        <BFormInput :id="id" v-model="form.who" />
-      </Field>
-      <Field v-slot="{ id }" label="Why" :complaint="complaint('why')">
-        <BFormInput :id="id" v-model="form.why" />
-      </Field>
+      <Field v-slot="{ id }" label="Who corrects it" :complaint="complaint('who')"
+        ><BFormInput :id="id" v-model="form.who"
+      /></Field>
+      <Field v-slot="{ id }" label="Why" :complaint="complaint('why')"
+        ><BFormInput :id="id" v-model="form.why"
+      /></Field>
       <p
         v-if="failure && (!(failure instanceof Refusal) || !['figure', 'who', 'why'].some(complaint))"
         class="complaint"

@@ -29,15 +29,12 @@ const turn = computed(() => {
       is taken up the same way.
     </p>
     <p v-if="stop.compressionCylinder && stop.rockingCylinder">
-      Both rockers of
-      <strong>{{ stop.compressionCylinder }}</strong>
-      loose? Then it is compression. If {{ stop.rockingCylinder }} is loose instead, this is the overlap stroke: turn
-      once more, forwards.
+      Both rockers of <strong>{{ stop.compressionCylinder }}</strong> loose? Then it is compression. If
+      {{ stop.rockingCylinder }} is loose instead, this is the overlap stroke: turn once more, forwards.
     </p>
     <p v-else-if="stop.compressionCylinder">
-      Both rockers of
-      <strong>{{ stop.compressionCylinder }}</strong>
-      must be loose: if they rock, turn once more, forwards.
+      Both rockers of <strong>{{ stop.compressionCylinder }}</strong> must be loose: if they rock, turn once more,
+      forwards.
     </p>
     <p v-if="stop.roomBackDeg !== null && stop.roomForwardDeg !== null" class="soft">
       Room at this stop: {{ Math.round(stop.roomBackDeg ?? 0) }}° back, {{ Math.round(stop.roomForwardDeg ?? 0) }}°
@@ -49,9 +46,9 @@ const turn = computed(() => {
         stop.compressionCylinder ? `${stop.compressionCylinder} is on compression: measure` : 'It stands here: measure'
       }}
     </BButton>
-    <RouterLink class="btn btn-plain w-100 mt-2" :to="{ name: 'crank', params: { id: view.id } }" target="_blank">
-      Screen for the mate at the crank
-    </RouterLink>
+    <RouterLink class="btn btn-plain w-100 mt-2" :to="{ name: 'crank', params: { id: view.id } }" target="_blank"
+      >Screen for the mate at the crank</RouterLink
+    >
   </section>
 </template>
 

@@ -26,18 +26,15 @@ const jobs = { overhead: 'Overhead', spotCheck: 'Spot check', receivingCheck: 'R
         :to="{ name: 'overhead', params: { id: o.id } }"
       >
         <strong>{{ o.engineName }}</strong>
-        <span class="soft">
-          {{ jobs[o.job] }}, {{ o.site }} · {{ o.who }} since {{ day(o.date) }} at {{ hours(o.shownHours) }} h
-        </span>
+        <span class="soft"
+          >{{ jobs[o.job] }}, {{ o.site }} · {{ o.who }} since {{ day(o.date) }} at {{ hours(o.shownHours) }} h</span
+        >
         <span class="figure">{{ o.found }} of {{ o.points }} found</span>
       </RouterLink>
     </section>
     <section class="plate p-3">
       <h2>Open an engine</h2>
-      <p class="soft small mb-2">
-        The most urgent first.
-        <RouterLink to="/">All in the yard.</RouterLink>
-      </p>
+      <p class="soft small mb-2">The most urgent first. <RouterLink to="/">All in the yard.</RouterLink></p>
       <RouterLink
         v-for="r in (due.data.value?.engines ?? []).filter((e) => !e.openOverheadId).slice(0, 8)"
         :key="r.engineId"

@@ -139,16 +139,16 @@ useKeys([], (event) => {
   </main>
   <template v-else-if="view">
     <header class="bar">
-      <RouterLink class="name" :to="{ name: 'engine', params: { id: view.engineId } }">
-        ‹ {{ view.engineName }}
-      </RouterLink>
+      <RouterLink class="name" :to="{ name: 'engine', params: { id: view.engineId } }"
+        >‹ {{ view.engineName }}</RouterLink
+      >
       <span class="soft small facts-line">
         {{
           { overhead: 'overhead', spotCheck: 'spot check', receivingCheck: 'receiving check', build: 'build' }[view.job]
         }}
-        at {{ hours(view.shownHours) }} h · {{ view.condition }}
-        <template v-if="view.engineTemperatureC != null">, {{ view.engineTemperatureC }} °C</template>
-        · book rev. {{ view.specRevision }} · {{ view.who }}
+        at {{ hours(view.shownHours) }} h · {{ view.condition
+        }}<template v-if="view.engineTemperatureC != null">, {{ view.engineTemperatureC }} °C</template> · book rev.
+        {{ view.specRevision }} · {{ view.who }}
       </span>
       <nav aria-label="Steps of the overhead">
         <button
@@ -159,8 +159,7 @@ useKeys([], (event) => {
           :aria-current="s.step === step ? 'step' : undefined"
           @click="go(s.step)"
         >
-          <template v-if="s.done">✓</template>
-          {{ s.text }}
+          <template v-if="s.done">✓ </template>{{ s.text }}
         </button>
       </nav>
     </header>
@@ -168,13 +167,15 @@ useKeys([], (event) => {
     <div v-if="trouble && trouble.refusal.status !== 400" class="conflict" role="alert">
       <span>{{ trouble.refusal.message }}</span>
       <template v-if="conflict?.entry.readingId">
-        <BButton class="btn-plain" @click="useTheirs(conflict.entry)">
-          Go on with
-          {{ theirs ? `${theirs.who}’s ${readingText(theirs, figures.figure) || 'reading'}` : 'what stands there' }}
-        </BButton>
-        <BButton v-if="theirs && !theirs.kept" class="btn-plain" @click="useMine(conflict.entry, who)">
-          Put mine in its place
-        </BButton>
+        <BButton class="btn-plain" @click="useTheirs(conflict.entry)"
+          >Go on with
+          {{
+            theirs ? `${theirs.who}’s ${readingText(theirs, figures.figure) || 'reading'}` : 'what stands there'
+          }}</BButton
+        >
+        <BButton v-if="theirs && !theirs.kept" class="btn-plain" @click="useMine(conflict.entry, who)"
+          >Put mine in its place</BButton
+        >
       </template>
       <BButton v-else class="btn-plain" @click="trouble = null">Understood</BButton>
     </div>
@@ -260,9 +261,9 @@ useKeys([], (event) => {
               {{ day(view.signedAt, true) }}. The figures stand; a correction is a new entry with who and why.
             </p>
             <div class="d-flex gap-2 flex-wrap">
-              <BButton class="btn-act" :to="{ name: 'engine', params: { id: view.engineId } }">
-                See when it is due now
-              </BButton>
+              <BButton class="btn-act" :to="{ name: 'engine', params: { id: view.engineId } }"
+                >See when it is due now</BButton
+              >
               <BButton class="btn-plain" :to="{ name: 'record', params: { id: view.id } }">The record</BButton>
             </div>
           </template>
@@ -280,9 +281,9 @@ useKeys([], (event) => {
             <p v-if="trouble?.refusal.for('overhead') || trouble?.refusal.for('who')" class="complaint">
               {{ trouble.refusal.message }}
             </p>
-            <BButton class="btn-act w-100" :disabled="view.signingRefusals.length > 0" @click="sign">
-              Sign the {{ view.job === 'overhead' ? 'overhead' : 'record' }}
-            </BButton>
+            <BButton class="btn-act w-100" :disabled="view.signingRefusals.length > 0" @click="sign"
+              >Sign the {{ view.job === 'overhead' ? 'overhead' : 'record' }}</BButton
+            >
           </template>
         </section>
         <FindStop

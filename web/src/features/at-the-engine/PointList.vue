@@ -52,7 +52,7 @@ const left = (p: Point) =>
           <button type="button" class="pick" @click="$emit('pick', label)">{{ label }}</button>
         </td>
         <td class="figure soft">
-          {{ byLabel(view, label).beforeMm != null ? figures.figure(byLabel(view, label).beforeMm) : '' }}
+          {{ byLabel(view, label).beforeMm != null ? figures.rough(byLabel(view, label).beforeMm) : '' }}
         </td>
         <td class="figure" :class="`is-${byLabel(view, label).found?.state}`">
           {{
@@ -75,13 +75,15 @@ const left = (p: Point) =>
 th {
   font-weight: 400;
   text-align: left;
-  padding: 0.3rem 0.4rem;
+  padding: 0.3rem 0.25rem;
+  letter-spacing: 0.02em;
 }
 td {
   border-top: 1px solid var(--hairline);
-  padding: 0 0.4rem;
+  padding: 0 0.25rem;
   height: 45px;
   white-space: nowrap;
+  font-size: 0.93rem;
 }
 .stop {
   height: 30px;

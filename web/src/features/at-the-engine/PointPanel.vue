@@ -108,7 +108,7 @@ const window_ = computed(() =>
 )
 const expected = computed(() =>
   props.point.beforeMm != null
-    ? ` · last left ${figures.figure(props.point.beforeMm)} at ${hours(props.point.beforeHours ?? 0)} h${props.point.expectedMm != null ? ` · expected ${figures.figure(props.point.expectedMm)}` : ''}`
+    ? ` · last left ${figures.rough(props.point.beforeMm)} at ${hours(props.point.beforeHours ?? 0)} h${props.point.expectedMm != null ? ` · expected ${figures.rough(props.point.expectedMm)}` : ''}`
     : ' · never measured before',
 )
 const moved = computed(() => {
@@ -117,7 +117,7 @@ const moved = computed(() => {
   const by = f.estimateMm - props.point.beforeMm
   const should = props.point.expectedMm != null ? props.point.expectedMm - props.point.beforeMm : null
   if (Math.abs(by) < 0.002) return 'As it was left last time.'
-  return `${by < 0 ? 'Closed up' : 'Opened'} ${figures.figure(Math.abs(by))} since last time${should !== null ? `; ${figures.figure(Math.abs(should))} was expected` : ''}.`
+  return `${by < 0 ? 'Closed up' : 'Opened'} ${figures.rough(Math.abs(by))} since last time${should !== null ? `; ${figures.rough(Math.abs(should))} was expected` : ''}.`
 })
 const near = computed<[number, number]>(() => [props.point.minMm ?? 0.2, props.point.maxMm ?? 0.4])
 
@@ -141,8 +141,7 @@ useKeys([], (event) => {
       <span class="caps pt-2">{{ finished ? 'done' : setting ? 'set, then measure again' : 'measure as found' }}</span>
     </div>
     <p class="small mb-2">
-      {{ window_ }}
-      <span class="soft">{{ expected }}</span>
+      {{ window_ }}<span class="soft">{{ expected }}</span>
     </p>
     <GapStrip
       v-if="point.minMm != null"
@@ -161,38 +160,34 @@ useKeys([], (event) => {
 
     <div v-if="point.found && point.minMm != null" class="found" :class="`is-${point.found.state}`">
       <p class="verdict">
-        <VerdictMark :state="point.found.state" :size="26" />
-        Found {{ stateWords[point.found.state ?? 'inWindow'] }}: {{ readingText(point.found, figures.figure) }}.
+        <VerdictMark :state="point.found.state" :size="26" /> Found {{ stateWords[point.found.state ?? 'inWindow'] }}:
+        {{ readingText(point.found, figures.figure) }}.
       </p>
       <p class="small soft mb-1">
         {{ moved }}
-        <template v-if="point.corrected.length">
-          Corrected; before: {{ point.corrected.map((c) => readingText(c, figures.figure)).join(', ') }}.
-        </template>
+        <template v-if="point.corrected.length"
+          >Corrected; before: {{ point.corrected.map((c) => readingText(c, figures.figure)).join(', ') }}.</template
+        >
       </p>
     </div>
 
     <template v-if="finished">
       <p v-if="point.left && !point.left.why" class="verdict mt-2">
-        <VerdictMark :state="point.left.state" :size="26" />
-        Left: {{ readingText(point.left, figures.figure) }}, measured after locking.
+        <VerdictMark :state="point.left.state" :size="26" /> Left: {{ readingText(point.left, figures.figure) }},
+        measured after locking.
       </p>
-      <p v-else-if="point.left?.why" class="mt-2">
-        <strong>Left so on purpose.</strong>
-        {{ point.left.why }}
-      </p>
+      <p v-else-if="point.left?.why" class="mt-2"><strong>Left so on purpose.</strong> {{ point.left.why }}</p>
       <p v-else class="mt-2">
-        <strong>In the window: leave it alone.</strong>
-        The one reading serves as found and as left.
+        <strong>In the window: leave it alone.</strong> The one reading serves as found and as left.
       </p>
       <p v-if="point.hoursToRiskFromHere != null" class="small soft">
         Left here, one chance in twenty of being out after about {{ hours(point.hoursToRiskFromHere) }} h.
       </p>
       <div class="d-flex gap-2 flex-wrap">
         <BButton class="btn-plain" @click="emit('correct')">Correct a figure</BButton>
-        <BButton v-if="!point.left && !view.signedAt" class="btn-plain" @click="emit('reset')">
-          Set it all the same
-        </BButton>
+        <BButton v-if="!point.left && !view.signedAt" class="btn-plain" @click="emit('reset')"
+          >Set it all the same</BButton
+        >
       </div>
     </template>
 
@@ -200,12 +195,9 @@ useKeys([], (event) => {
       <p class="mt-3">
         The book sets this point by an amount, not by a gap. Do it as the manual says, then tick it off.
       </p>
-      <BButton
-        class="btn-act"
-        @click="emit('measure', { ...base(), stage: 'asLeft' }, { keep: true, byTheBook: true })"
+      <BButton class="btn-act" @click="emit('measure', { ...base(), stage: 'asLeft' }, { keep: true, byTheBook: true })"
+        >Set by the book</BButton
       >
-        Set by the book
-      </BButton>
     </template>
 
     <template v-else>
@@ -213,10 +205,10 @@ useKeys([], (event) => {
         <p class="verdict">{{ point.advice?.sentence ?? 'Set it to the figure.' }}</p>
         <p class="small soft mb-1">
           Then lock, and measure again.
-          <template v-if="point.aimOffMm != null">
-            This valve lasts about {{ hours(point.aimOffHours ?? 0) }} h longer if left at
-            {{ figures.withUnit(point.aimOffMm) }}; the book says {{ figures.figure(point.setMm) }}.
-          </template>
+          <template v-if="point.aimOffMm != null"
+            >This valve lasts about {{ hours(point.aimOffHours ?? 0) }} h longer if left at
+            {{ figures.withUnit(point.aimOffMm) }}; the book says {{ figures.figure(point.setMm) }}.</template
+          >
         </p>
       </div>
       <p class="ask">
@@ -258,24 +250,24 @@ useKeys([], (event) => {
             onServer.state ?? 'inWindow'
           ]
         }}: {{ nowText }}.
-        <span v-if="onServer.state === 'borderline' && onServer.decidingBladeMm != null" class="small">
-          The {{ figures.figure(onServer.decidingBladeMm) }} blade decides.
-        </span>
+        <span v-if="onServer.state === 'borderline' && onServer.decidingBladeMm != null" class="small"
+          >The {{ figures.figure(onServer.decidingBladeMm) }} blade decides.</span
+        >
       </p>
       <Field v-if="needsWhy || leaving" v-slot="{ id }" class="mt-2" label="Why is it left so?" :complaint="needsWhy">
         <BFormInput :id="id" v-model="why" />
       </Field>
       <div class="actions">
-        <BButton class="btn-act keep" :disabled="!ready" @click="keep">
-          Keep {{ nowText || '…' }} as {{ setting ? 'left' : 'found' }}
-        </BButton>
+        <BButton class="btn-act keep" :disabled="!ready" @click="keep"
+          >Keep {{ nowText || '…' }} as {{ setting ? 'left' : 'found' }}</BButton
+        >
         <BButton class="btn-plain" :disabled="!draft" @click="takeBack">Take back</BButton>
-        <BButton v-if="setting && !leaving && !draft" class="btn-plain" @click="leaving = true">
-          Leave as found…
-        </BButton>
-        <BButton v-if="leaving && !draft" class="btn-plain" :disabled="!why.trim()" @click="leaveSo">
-          Leave as found
-        </BButton>
+        <BButton v-if="setting && !leaving && !draft" class="btn-plain" @click="leaving = true"
+          >Leave as found…</BButton
+        >
+        <BButton v-if="leaving && !draft" class="btn-plain" :disabled="!why.trim()" @click="leaveSo"
+          >Leave as found</BButton
+        >
       </div>
     </template>
   </section>

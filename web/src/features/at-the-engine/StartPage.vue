@@ -100,9 +100,7 @@ async function start() {
       <div>
         <h1>Open {{ data?.row.name }}</h1>
         <p v-if="data" class="soft mb-0 mt-1">
-          Last on the meter:
-          <span class="figure">{{ hours(data.row.shownHours) }}</span>
-          h
+          Last on the meter: <span class="figure">{{ hours(data.row.shownHours) }}</span> h
         </p>
       </div>
     </div>
@@ -124,12 +122,12 @@ async function start() {
         >
           <BFormInput :id="f" v-model="form.hours" inputmode="decimal" autofocus />
         </Field>
-        <Field v-slot="{ id: f }" label="Who does the work" :complaint="complaint('who')">
-          <BFormInput :id="f" v-model="form.who" autocomplete="name" />
-        </Field>
-        <Field v-slot="{ id: f }" label="Day, if not today" :complaint="complaint('date')">
-          <BFormInput :id="f" v-model="form.date" type="date" />
-        </Field>
+        <Field v-slot="{ id: f }" label="Who does the work" :complaint="complaint('who')"
+          ><BFormInput :id="f" v-model="form.who" autocomplete="name"
+        /></Field>
+        <Field v-slot="{ id: f }" label="Day, if not today" :complaint="complaint('date')"
+          ><BFormInput :id="f" v-model="form.date" type="date"
+        /></Field>
         <Field v-slot="{ id: f }" label="Blades" :complaint="complaint('tray')" hint="One set for the whole engine.">
           <BFormSelect :id="f" v-model="form.tray">
             <option v-for="t in trays" :key="t.name" :value="t.name">{{ t.name }}</option>
@@ -153,12 +151,11 @@ async function start() {
           v-slot="{ id: f }"
           label="Blades, one after another"
           :complaint="complaint('tray')"
-        >
-          <BFormInput :id="f" v-model="form.ownBlades" placeholder="0.10 0.15 0.20 0.25" />
-        </Field>
-        <Field v-if="form.tray === 'own'" v-slot="{ id: f }" label="Their unit">
-          <BFormSelect :id="f" v-model="form.ownUnit" :options="['mm', 'thou']" />
-        </Field>
+          ><BFormInput :id="f" v-model="form.ownBlades" placeholder="0.10 0.15 0.20 0.25"
+        /></Field>
+        <Field v-if="form.tray === 'own'" v-slot="{ id: f }" label="Their unit"
+          ><BFormSelect :id="f" v-model="form.ownUnit" :options="['mm', 'thou']"
+        /></Field>
       </div>
       <p v-if="failure && (!(failure instanceof Refusal) || complaint('engineId'))" class="complaint">
         {{ sentence(failure) }}

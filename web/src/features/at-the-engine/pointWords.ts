@@ -19,7 +19,10 @@ export function readingText(
   if (!reading) return ''
   const { lowerMm: low, upperMm: high, estimateMm: mm } = reading
   const bracket = low != null && high != null && high > low && mm != null && Math.abs((low + high) / 2 - mm) < 1e-9
-  if (bracket) return short ? `${figure(low)}–${figure(high)}` : `between ${figure(low)} and ${figure(high)}`
+  if (bracket)
+    return short
+      ? `${figure(low)}–${figure(high)}`.replace(/(^|–)0\./g, '$1.')
+      : `between ${figure(low)} and ${figure(high)}`
   if (mm != null) return figure(mm)
   if (high != null) return short ? `<${figure(high)}` : `under ${figure(high)}`
   if (low != null) return short ? `>${figure(low)}` : `over ${figure(low)}`

@@ -121,7 +121,7 @@ const option = computed(() => {
       nameLocation: 'middle',
       nameGap: 24,
       nameTextStyle: { color: soft.value },
-      axisLabel: { color: soft.value, formatter: (v: number) => hours(v) },
+      axisLabel: { color: soft.value, showMinLabel: false, showMaxLabel: false, formatter: (v: number) => hours(v) },
       splitLine: { show: false },
       axisLine: { show: true, lineStyle: { color: soft.value } },
     },

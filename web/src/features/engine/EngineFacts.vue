@@ -23,14 +23,14 @@ const intervals = computed(
     <dl class="facts">
       <dt>fires</dt>
       <dd>
-        {{ type.firingOrder.join('-') }}
-        <template v-if="type.firingAnglesDeg">at {{ type.firingAnglesDeg.join(', ') }}°</template>
-        , {{ type.rotation }}
+        {{ type.firingOrder.join('-')
+        }}<template v-if="type.firingAnglesDeg"> at {{ type.firingAnglesDeg.join(', ') }}°</template>,
+        {{ type.rotation }}
       </dd>
       <dt>set</dt>
       <dd>
-        {{ adjusterNames[type.adjuster] }}
-        <template v-if="type.pitchMm">, {{ type.pitchMm }} mm pitch, ratio {{ type.clearancePerTravel }}</template>
+        {{ adjusterNames[type.adjuster]
+        }}<template v-if="type.pitchMm">, {{ type.pitchMm }} mm pitch, ratio {{ type.clearancePerTravel }}</template>
       </dd>
       <template v-for="f in revision?.figures ?? []" :key="f.kind">
         <dt>{{ f.kind }}</dt>
@@ -44,10 +44,10 @@ const intervals = computed(
       <dd>{{ intervals }}</dd>
       <dt>barred</dt>
       <dd>
-        {{ type.barringTool }}
-        <template v-if="type.toolTurnsPerCrankTurn !== 1">
-          , {{ type.toolTurnsPerCrankTurn }} turns a crank turn
-        </template>
+        {{ type.barringTool
+        }}<template v-if="type.toolTurnsPerCrankTurn !== 1"
+          >, {{ type.toolTurnsPerCrankTurn }} turns a crank turn</template
+        >
       </dd>
       <dt>stops</dt>
       <dd>{{ type.plan.stops.length }}, {{ methodNames[type.method].toLowerCase() }}</dd>

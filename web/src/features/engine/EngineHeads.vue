@@ -30,7 +30,7 @@ const says = (p: Point) =>
       ? `Last ${figures.withUnit(p.lastMm)} (${figures.other(p.lastMm)})`
       : 'Never measured',
     p.expectedMm !== null && p.expectedMm !== undefined
-      ? `expected today ${figures.withUnit(p.expectedMm)} ± ${figures.figure(p.expectedSdMm)}`
+      ? `expected today ${figures.rough(p.expectedMm)} ± ${figures.rough(p.expectedSdMm)} ${figures.unit}`
       : '',
     p.rate
       ? `${p.rate.mmPer1000h < 0 ? 'closing' : 'opening'} ${figures.rate(p.rate.mmPer1000h)} ± ${figures.rate(p.rate.standardErrorMmPer1000h)} a 1000 h`
@@ -89,7 +89,7 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
               :state="state(p)"
               :label="p.label"
             />
-            <span class="figure">{{ figures.figure(shown(p)) }}</span>
+            <span class="figure">{{ figures.rough(shown(p)) }}</span>
             <VerdictMark :state="state(p)" :size="15" />
           </button>
         </div>

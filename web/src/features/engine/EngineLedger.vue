@@ -38,10 +38,10 @@ const answers = { counts: '', warm: 'warm: left out of the rates', otherBlades: 
           <td>{{ row.who }}</td>
           <td>{{ row.measured ? `${row.outAsFound} of ${row.measured}` : '—' }}</td>
           <td class="figure" :class="{ 'is-tight': row.tightestIsOut }">
-            <template v-if="row.tightest">
-              {{ row.tightest }} {{ figures.figure(row.tightestMm) }}
-              <template v-if="row.tightestIsOut">tight</template>
-            </template>
+            <template v-if="row.tightest"
+              >{{ row.tightest }} {{ figures.figure(row.tightestMm)
+              }}<template v-if="row.tightestIsOut"> tight</template></template
+            >
           </td>
           <td>{{ row.setCount }}</td>
           <td>{{ row.specRevision }}</td>

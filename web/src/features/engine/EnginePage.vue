@@ -53,12 +53,11 @@ const open = (job: string) => router.push({ name: 'start-overhead', params: { en
           <p class="soft small mb-0 mt-1">
             {{ machineNames[data.row.machine] }}, {{ data.row.site }} · {{ data.type.name }}, type
             <RouterLink :to="{ name: 'book', params: { id: data.type.id } }">{{ data.type.code }}</RouterLink>
-            ·
-            <span class="figure">{{ hours(data.row.shownHours) }}</span>
-            h
-            <template v-if="Math.abs(data.totalHours - data.row.shownHours) > 0.5">
-              on the meter, {{ hours(data.totalHours) }} h in all
-            </template>
+            · <span class="figure">{{ hours(data.row.shownHours) }}</span> h<template
+              v-if="Math.abs(data.totalHours - data.row.shownHours) > 0.5"
+            >
+              on the meter, {{ hours(data.totalHours) }} h in all</template
+            >
             · {{ Math.round(data.row.hoursPerWeek) }} h a week
           </p>
         </div>
@@ -67,22 +66,31 @@ const open = (job: string) => router.push({ name: 'start-overhead', params: { en
             v-if="data.row.openOverheadId"
             class="btn-act"
             :to="{ name: 'overhead', params: { id: data.row.openOverheadId } }"
+            >Go on with the open overhead</BButton
           >
-            Go on with the open overhead
-          </BButton>
           <template v-else>
             <BButton class="btn-act" @click="open('overhead')">Start an overhead</BButton>
             <BButton class="btn-plain" @click="open('spotCheck')">Spot check</BButton>
           </template>
           <BButton class="btn-plain" @click="meter = true">Read the meter</BButton>
-          <BButton class="btn-plain" :href="`/api/logbook/export?engine=${id}`" download="logbook.csv">
-            Logbook file
-          </BButton>
+          <BButton class="btn-plain" :href="`/api/logbook/export?engine=${id}`" download="logbook.csv"
+            >Logbook file</BButton
+          >
         </div>
       </div>
 
       <div class="board">
-        <EngineHeads class="heads" :points="data.points" :picked="point?.label" @pick="picked = $event" />
+        <div>
+          <EngineHeads :points="data.points" :picked="point?.label" @pick="picked = $event" />
+          <ClearanceChart
+            v-if="point"
+            class="mt-2"
+            :point="point"
+            :total-hours="data.totalHours"
+            :points="data.points"
+            @pick="picked = $event"
+          />
+        </div>
         <aside>
           <section class="plate plate-strong p-3">
             <span class="small soft">Next overhead</span>
@@ -101,8 +109,8 @@ const open = (job: string) => router.push({ name: 'start-overhead', params: { en
             />
             <p v-if="data.row.others.length" class="small soft mb-0 mt-1">
               Behind it:
-              <span v-for="(o, i) in data.row.others" :key="i">
-                {{ i ? '; ' : ''
+              <span v-for="(o, i) in data.row.others" :key="i"
+                >{{ i ? '; ' : ''
                 }}{{
                   {
                     drift: 'drift',
@@ -112,23 +120,14 @@ const open = (job: string) => router.push({ name: 'start-overhead', params: { en
                     finding: 'finding',
                     nothing: '',
                   }[o.rule]
-                }}{{ o.date ? `, ${day(o.date)}` : '' }}
-              </span>
-              .
+                }}{{ o.date ? `, ${day(o.date)}` : '' }}</span
+              >.
             </p>
           </section>
           <EngineFacts class="mt-2" :type="data.type" />
         </aside>
       </div>
 
-      <ClearanceChart
-        v-if="point"
-        class="mt-3"
-        :point="point"
-        :total-hours="data.totalHours"
-        :points="data.points"
-        @pick="picked = $event"
-      />
       <EngineLedger class="mt-3" :rows="data.ledger" />
       <MeterDialog v-model="meter" :engine-id="id" :readings="data.meter" />
     </template>
@@ -140,6 +139,7 @@ const open = (job: string) => router.push({ name: 'start-overhead', params: { en
   display: grid;
   grid-template-columns: minmax(0, 1fr) 366px;
   gap: 0.9rem;
+  align-items: start;
 }
 .banner {
   font-size: 1.35rem;

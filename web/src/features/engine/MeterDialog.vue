@@ -64,9 +64,9 @@ async function save() {
       >
         <BFormInput :id="id" v-model="form.hours" inputmode="decimal" autofocus />
       </Field>
-      <Field v-slot="{ id }" label="Read on" :complaint="complaint('date')">
-        <BFormInput :id="id" v-model="form.date" type="date" />
-      </Field>
+      <Field v-slot="{ id }" label="Read on" :complaint="complaint('date')"
+        ><BFormInput :id="id" v-model="form.date" type="date"
+      /></Field>
       <div class="form-check mb-2">
         <input id="replaced" v-model="form.replaced" class="form-check-input" type="checkbox" />
         <label class="form-check-label" for="replaced">The meter was replaced or reset</label>
@@ -84,11 +84,10 @@ async function save() {
     </form>
     <p v-if="readings.length" class="small soft mt-3 mb-0">
       Last read:
-      <span v-for="(r, i) in readings.slice(0, 3)" :key="i">
-        {{ i ? ', ' : '' }}{{ hours(r.shownHours) }} h on {{ day(r.date)
-        }}{{ r.newMeterShows !== null ? ` (replaced, new one at ${hours(r.newMeterShows)})` : '' }}
-      </span>
-      .
+      <span v-for="(r, i) in readings.slice(0, 3)" :key="i"
+        >{{ i ? ', ' : '' }}{{ hours(r.shownHours) }} h on {{ day(r.date)
+        }}{{ r.newMeterShows !== null ? ` (replaced, new one at ${hours(r.newMeterShows)})` : '' }}</span
+      >.
     </p>
   </BModal>
 </template>

@@ -57,18 +57,17 @@ function correct(point: Schemas['OverheadPointView']) {
                 data.job
               ]
             }}
-            at {{ hours(data.shownHours) }} h · {{ data.condition }}
-            <template v-if="data.engineTemperatureC != null">, {{ data.engineTemperatureC }} °C</template>
-            · judged by rev. {{ data.specRevision }}, {{ data.specSource }} ·
-            {{ data.blades ?? data.measuringMethod }} ·
-            <template v-if="data.signedAt">signed by {{ data.signedBy }}, {{ day(data.signedAt, true) }}</template>
-            <template v-else>not signed yet</template>
+            at {{ hours(data.shownHours) }} h · {{ data.condition
+            }}<template v-if="data.engineTemperatureC != null">, {{ data.engineTemperatureC }} °C</template> · judged by
+            rev. {{ data.specRevision }}, {{ data.specSource }} · {{ data.blades ?? data.measuringMethod }} ·
+            <template v-if="data.signedAt">signed by {{ data.signedBy }}, {{ day(data.signedAt, true) }}</template
+            ><template v-else>not signed yet</template>
           </p>
           <p v-if="data.remark" class="mb-0 mt-1">{{ data.remark }}</p>
         </div>
-        <RouterLink class="btn btn-plain" :to="{ name: 'engine', params: { id: data.engineId } }">
-          The engine
-        </RouterLink>
+        <RouterLink class="btn btn-plain" :to="{ name: 'engine', params: { id: data.engineId } }"
+          >The engine</RouterLink
+        >
       </div>
       <section v-if="data.signedAt" class="plate p-3 mb-3 d-flex gap-2 align-items-center flex-wrap">
         <strong>Does this visit count for the trend?</strong>
@@ -82,12 +81,11 @@ function correct(point: Schemas['OverheadPointView']) {
           :class="data.answer === a[0] ? 'btn-act' : 'btn-plain'"
           :aria-pressed="data.answer === a[0]"
           @click="say(a[0])"
+          >{{ a[1] }}</BButton
         >
-          {{ a[1] }}
-        </BButton>
-        <span class="soft small">
-          {{ data.answer === 'counts' ? '' : 'Left out of the rates; the record keeps it.' }}
-        </span>
+        <span class="soft small">{{
+          data.answer === 'counts' ? '' : 'Left out of the rates; the record keeps it.'
+        }}</span>
         <span v-if="failure" class="complaint">{{ sentence(failure) }}</span>
       </section>
       <section class="plate p-2 table-responsive">
@@ -113,11 +111,10 @@ function correct(point: Schemas['OverheadPointView']) {
                 {{ figures.figure(p.minMm) }} – {{ figures.figure(p.maxMm) }}
               </td>
               <td class="figure" :class="`is-${p.found?.state}`">
-                <VerdictMark :state="p.found?.state" :size="15" />
-                {{ readingText(p.found, figures.figure, true) }}
-                <span v-if="p.found?.state && p.found.state !== 'inWindow'" class="small">
-                  {{ stateWords[p.found.state] }}
-                </span>
+                <VerdictMark :state="p.found?.state" :size="15" /> {{ readingText(p.found, figures.figure, true) }}
+                <span v-if="p.found?.state && p.found.state !== 'inWindow'" class="small">{{
+                  stateWords[p.found.state]
+                }}</span>
               </td>
               <td class="figure">
                 {{ p.left ? readingText(p.left, figures.figure, true) : p.leftAlone ? 'left alone' : '—' }}
@@ -126,12 +123,11 @@ function correct(point: Schemas['OverheadPointView']) {
               <td>{{ (p.left ?? p.found)?.who }}</td>
               <td class="soft small">
                 {{ [p.left?.why, p.found?.remark].filter(Boolean).join('; ') }}
-                <template v-for="c in p.corrected" :key="c.id">
-                  <br />
-                  before: {{ readingText(c, figures.figure, true) }} by {{ c.who }}, corrected{{
+                <template v-for="c in p.corrected" :key="c.id"
+                  ><br />before: {{ readingText(c, figures.figure, true) }} by {{ c.who }}, corrected{{
                     p.found?.corrects === c.id ? `: ${p.found.why}` : p.left?.corrects === c.id ? `: ${p.left.why}` : ''
-                  }}
-                </template>
+                  }}</template
+                >
               </td>
               <td>
                 <button

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQueryClient } from '@tanstack/vue-query'
-import { ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { Refusal, sentence, toRefusal, type Schemas } from '../../api/client'
 import { day, hours } from '../../app/figures'
 
@@ -38,6 +38,13 @@ function choose(event: Event) {
   void send('preview', 'Reading the file…')
 }
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
+const understood = computed(() => {
+  const r = report.value
+  if (!r) return ''
+  const there = r.alreadyThere ? `; ${plural(r.alreadyThere, 'row')} already there` : ''
+  const unused = r.ignoredColumns.length ? `; columns not used: ${r.ignoredColumns.join(', ')}` : ''
+  return `${plural(r.rows, 'row')}, ${r.separator} separated, decimal ${r.decimal}${there}${unused}.`
+})
 </script>
 
 <template>
@@ -91,12 +98,7 @@ const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? o
           Understood: {{ plural(report.newReadings, 'new reading') }} in {{ plural(report.newVisits, 'visit') }}.
         </h2>
         <p class="small soft mb-2">
-          {{ plural(report.rows, 'row') }}, {{ report.separator }} separated, decimal {{ report.decimal }}
-          <template v-if="report.alreadyThere">; {{ plural(report.alreadyThere, 'row') }} already there</template>
-          <template v-if="report.ignoredColumns.length">
-            ; columns not used: {{ report.ignoredColumns.join(', ') }}
-          </template>
-          .
+          {{ understood }}
         </p>
         <ul v-if="report.engines.length" class="mb-2">
           <li v-for="e in report.engines" :key="e.engine">

@@ -80,24 +80,22 @@ async function add() {
             <option v-for="(name, key) in machineNames" :key="key" :value="key">{{ name }}</option>
           </BFormSelect>
         </Field>
-        <Field v-slot="{ id }" label="Site" :complaint="complaint('site')">
-          <BFormInput :id="id" v-model="form.site" />
-        </Field>
+        <Field v-slot="{ id }" label="Site" :complaint="complaint('site')"
+          ><BFormInput :id="id" v-model="form.site"
+        /></Field>
         <Field
           v-slot="{ id }"
           label="Hour meter shows, h"
           :complaint="complaint('meterHours') ?? notANumber(form.meter)"
-        >
-          <BFormInput :id="id" v-model="form.meter" inputmode="decimal" />
-        </Field>
+          ><BFormInput :id="id" v-model="form.meter" inputmode="decimal"
+        /></Field>
         <Field
           v-slot="{ id }"
           label="Runs about, hours a day"
           :complaint="complaint('dutyHoursPerDay') ?? notANumber(form.duty)"
           hint="Until the meter has been read a few times."
-        >
-          <BFormInput :id="id" v-model="form.duty" inputmode="decimal" placeholder="4" />
-        </Field>
+          ><BFormInput :id="id" v-model="form.duty" inputmode="decimal" placeholder="4"
+        /></Field>
       </div>
       <p v-if="failure && !(failure instanceof Refusal)" class="complaint">{{ sentence(failure) }}</p>
       <BButton type="submit" class="btn-act w-100">Add the engine</BButton>

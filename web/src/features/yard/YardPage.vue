@@ -77,11 +77,11 @@ useKeys(
       <div>
         <h1>{{ isLoading ? 'Looking round the yard…' : headline(rows) }}</h1>
         <p class="soft small mb-0 mt-1">
-          <template v-if="data">
-            {{ data.fleet }} ·
+          <template v-if="data"
+            >{{ data.fleet }} ·
             {{ found.length === rows.length ? rows.length : `${found.length} of ${rows.length}` }} engines · worst first
-            · hours from today to the first limit
-          </template>
+            · hours from today to the first limit</template
+          >
         </p>
       </div>
       <div class="tools">
@@ -100,9 +100,9 @@ useKeys(
           <option value="">All sites</option>
           <option v-for="s in sites" :key="s" :value="s">{{ s }}</option>
         </BFormSelect>
-        <BButton class="btn-plain" :aria-pressed="grouped" @click="grouped = !grouped">
-          {{ grouped ? 'By urgency' : 'By site' }}
-        </BButton>
+        <BButton class="btn-plain" :aria-pressed="grouped" @click="grouped = !grouped">{{
+          grouped ? 'By urgency' : 'By site'
+        }}</BButton>
         <BButton class="btn-plain" @click="adding = true">Add an engine</BButton>
       </div>
     </div>
@@ -112,19 +112,11 @@ useKeys(
       <h2>No engine yet.</h2>
       <ol class="mt-3 mb-0">
         <li>
-          Add the engine's type to the
-          <RouterLink to="/book">book</RouterLink>
-          : firing order, valves along the head, clearances and where they come from.
+          Add the engine's type to the <RouterLink to="/book">book</RouterLink>: firing order, valves along the head,
+          clearances and where they come from.
         </li>
-        <li>
-          <a href="#" @click.prevent="adding = true">Add the engine</a>
-          with what its hour meter shows.
-        </li>
-        <li>
-          Open it and measure, or bring in an old
-          <RouterLink to="/logbook">logbook</RouterLink>
-          .
-        </li>
+        <li><a href="#" @click.prevent="adding = true">Add the engine</a> with what its hour meter shows.</li>
+        <li>Open it and measure, or bring in an old <RouterLink to="/logbook">logbook</RouterLink>.</li>
       </ol>
     </div>
     <template v-else-if="data">
@@ -154,14 +146,15 @@ useKeys(
 <style scoped>
 .tools {
   display: flex;
+  margin-left: auto;
   gap: 0.5rem;
   flex-wrap: wrap;
 }
 .tools input {
-  width: 290px;
+  width: 270px;
 }
 .tools select {
-  width: 140px;
+  width: 128px;
 }
 .group {
   margin: 1rem 0.75rem 0.4rem;
@@ -174,14 +167,15 @@ useKeys(
   justify-content: space-between;
   letter-spacing: 0;
   text-transform: none;
-  max-width: 460px;
+  max-width: 400px;
+  padding: 0 0 0 4px;
 }
 </style>
 
 <style>
 .row-grid {
   display: grid;
-  grid-template-columns: minmax(200px, 3fr) 104px minmax(240px, 470px) minmax(230px, 3.6fr);
+  grid-template-columns: minmax(200px, 3fr) 104px minmax(240px, 430px) minmax(230px, 3.6fr);
   gap: 1rem;
   align-items: center;
 }

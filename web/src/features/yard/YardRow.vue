@@ -24,13 +24,10 @@ const edge = computed(() =>
   >
     <span>
       <span class="name">{{ row.name }}</span>
-      <span class="soft small">
-        {{ machineNames[row.machine] }} · {{ row.site }}
-        <template v-if="row.openOverheadId">
-          ·
-          <strong>open now</strong>
-        </template>
-      </span>
+      <span class="soft small"
+        >{{ machineNames[row.machine] }} · {{ row.site
+        }}<template v-if="row.openOverheadId"> · <strong>open now</strong></template></span
+      >
     </span>
     <span class="figure">{{ hours(row.shownHours) }} h</span>
     <Runway
@@ -56,22 +53,21 @@ const edge = computed(() =>
 .engine {
   color: var(--ink);
   text-decoration: none;
-  padding: 0.5rem 1.2rem;
-  margin-bottom: 6px;
-  border-left: 5px solid transparent;
-  min-height: 62px;
+  padding: 0.2rem 1.2rem;
+  margin-bottom: 5px;
+  min-height: 60px;
 }
 .engine:hover {
   border-color: var(--ink);
 }
 .engine.tight {
-  border-left-color: var(--tight);
+  box-shadow: inset 5px 0 0 var(--tight);
 }
 .engine.loose {
-  border-left-color: var(--loose);
+  box-shadow: inset 5px 0 0 var(--loose);
 }
 .engine.late {
-  border-left-color: var(--ink);
+  box-shadow: inset 5px 0 0 var(--ink);
 }
 .name,
 .main {
