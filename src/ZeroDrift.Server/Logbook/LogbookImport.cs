@@ -40,7 +40,7 @@ internal sealed class LogbookImport(ZeroDriftContext context, OutlookCache outlo
             Columns = file.Columns,
             IgnoredColumns = file.Ignored,
             Rows = file.Count,
-            NewReadings = fresh.Sum(r => (r.Found is null ? 0 : 1) + (r.Left is null ? 0 : 1)),
+            NewReadings = fresh.Sum(r => (r.Found is null ? 0 : 1) + (IsOwnLeft(r) ? 1 : 0)),
             AlreadyThere = alreadyThere,
             NewVisits = newVisits,
             Engines = [.. fresh.GroupBy(r => r.EngineRow!.Name).Select(g => new LogbookEngine(g.Key, g.Select(r => r.Date).Distinct().Count(), g.Count(), g.Min(r => r.Date), g.Max(r => r.Date)))],
@@ -142,6 +142,9 @@ internal sealed class LogbookImport(ZeroDriftContext context, OutlookCache outlo
         throw new BadInputException(column, $"{row.PointName} on {row.Date:yyyy-MM-dd} is already recorded as {WrittenFigure.Write(stands.ToReading(), WrittenFigure.Unit(stands.Unit))} {stands.Unit}, not {written}. Correct it in the record, with who and why.");
     }
 
+    /// <summary>Left as found is one reading, not two.</summary>
+    private static bool IsOwnLeft(LogbookRow row) => row.Left is not null && !(row.Found is not null && Same(row.Found, row.Left));
+
     /// <summary>Half a ten-thousandth of an inch either way is the same figure, in whichever unit it was written.</summary>
     private static bool Same(Reading a, Reading b) => Near(a.EstimateMm, b.EstimateMm) && Near(a.LowerMm, b.LowerMm) && Near(a.UpperMm, b.UpperMm)
         || (a.EstimateMm is not null && b.EstimateMm is not null && Near(a.EstimateMm, b.EstimateMm));
@@ -194,8 +197,7 @@ internal sealed class LogbookImport(ZeroDriftContext context, OutlookCache outlo
             foreach (var row in group)
             {
                 if (row.Found is not null) context.Readings.Add(Reading(visit, row, ReadingStage.AsFound, row.Found, row.FoundWritten!));
-                // Left as found is one reading, not two.
-                if (row.Left is not null && !(row.Found is not null && Same(row.Found, row.Left))) context.Readings.Add(Reading(visit, row, ReadingStage.AsLeft, row.Left, row.LeftWritten!));
+                if (IsOwnLeft(row)) context.Readings.Add(Reading(visit, row, ReadingStage.AsLeft, row.Left!, row.LeftWritten!));
             }
         }
         await context.SaveChangesAsync();

@@ -87,6 +87,13 @@ watch(
     }
   },
 )
+// A list ticked to its end leads on by itself.
+watch(
+  () => steps.value.find((s) => s.step === chosen.value)?.done,
+  (isDone, wasDone) => {
+    if (isDone && wasDone === false) chosen.value = null
+  },
+)
 watch(
   () => view.value?.signedAt,
   (signed) => {

@@ -51,6 +51,8 @@ export function useOverhead(id: () => string) {
   const trouble = shallowRef<Trouble | null>(null)
   const offline = ref(false)
   let sending = false
+  // Counts changes made here, so that an answer asked for before one of them is not taken for news.
+  let changes = 0
   let timer: ReturnType<typeof setTimeout> | undefined
 
   const saved = computed(() => (queue.value.length === 0 ? 'saved' : offline.value ? 'waiting' : 'saving'))
@@ -145,6 +147,7 @@ export function useOverhead(id: () => string) {
   }
 
   function push(entry: Pending) {
+    changes++
     queue.value.push(entry)
     remember()
     void send()
@@ -181,6 +184,7 @@ export function useOverhead(id: () => string) {
           return
         }
         queue.value = queue.value.filter((p) => p.key !== entry.key)
+        changes++
         if (response.ok) {
           view.value = (await response.json()) as Overhead
           if (entry.body?.keep && entry.pointId && entry.stage) delete drafts.value[slot(entry.pointId, entry.stage)]
@@ -195,11 +199,12 @@ export function useOverhead(id: () => string) {
   }
 
   async function refresh() {
+    const asked = changes
     try {
       const latest = await answer(api.GET('/api/overheads/{id}', { params: { path: { id: id() } } }))
       offline.value = false
       failure.value = undefined
-      if (queue.value.length === 0) view.value = latest
+      if (queue.value.length === 0 && asked === changes) view.value = latest
     } catch (caught) {
       if (caught instanceof Refusal || view.value === null) failure.value = caught
       offline.value = !(caught instanceof Refusal)

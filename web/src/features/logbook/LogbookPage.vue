@@ -10,6 +10,7 @@ const file = shallowRef<File | null>(null)
 const report = shallowRef<Schemas['LogbookReport'] | null>(null)
 const failure = ref<unknown>()
 const working = ref('')
+const columns = 'engine, date, engine hours, cylinder, valve, as found, as left, unit, who, remark'
 
 async function send(path: string, doing: string) {
   if (!file.value) return
@@ -33,7 +34,10 @@ async function send(path: string, doing: string) {
   }
 }
 function choose(event: Event) {
-  file.value = (event.target as HTMLInputElement).files?.[0] ?? null
+  const input = event.target as HTMLInputElement
+  file.value = input.files?.[0] ?? null
+  // The same file, mended, may be chosen again.
+  input.value = ''
   report.value = null
   void send('preview', 'Reading the file…')
 }
@@ -61,15 +65,9 @@ const understood = computed(() => {
     <section class="plate p-3 mb-3">
       <h2>Bring in a logbook</h2>
       <p class="small mt-1 mb-2">
-        The first line names the columns:
-        <span class="figure">engine, date, engine hours, cylinder, valve, as found, as left, unit, who, remark</span>
-        . Commas or semicolons, decimal point or comma, mm or thou. A figure may be written
-        <span class="figure">0.31</span>
-        ,
-        <span class="figure">0.30-0.35</span>
-        (between two blades) or
-        <span class="figure">&lt;0.05</span>
-        (no blade goes). Hours are total engine hours. Nothing is saved until you say so.
+        The first line names the columns: {{ columns }}. Commas or semicolons, decimal point or comma, mm or thou. A
+        figure may be written 0.31, or 0.30-0.35 (between two blades), or &lt;0.05 (no blade goes). Hours are total
+        engine hours. Nothing is saved until you say so.
       </p>
       <label class="btn btn-act">
         Choose a file…
@@ -79,7 +77,6 @@ const understood = computed(() => {
           class="visually-hidden"
           aria-label="Logbook file"
           @change="choose"
-          @click="($event.target as HTMLInputElement).value = ''"
         />
       </label>
       <span v-if="file" class="ms-2">{{ file.name }}</span>
@@ -102,8 +99,8 @@ const understood = computed(() => {
         </p>
         <ul v-if="report.engines.length" class="mb-2">
           <li v-for="e in report.engines" :key="e.engine">
-            <strong>{{ e.engine }}</strong>
-            : {{ plural(e.rows, 'row') }} of {{ plural(e.visits, 'visit') }}, {{ day(e.first, true) }} to
+            <strong>{{ e.engine }}:</strong> {{ plural(e.rows, 'row') }} of {{ plural(e.visits, 'visit') }},
+            {{ day(e.first, true) }} to
             {{ day(e.last, true) }}
           </li>
         </ul>

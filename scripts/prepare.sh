@@ -1,0 +1,51 @@
+# Shared by ./run, ./test and .ci/run: names what is missing, installs what can be installed, builds what is stale.
+say() { printf '▸ %s\n' "$*"; }
+die() { printf '✗ %s\n' "$*" >&2; exit 1; }
+
+export DOTNET_CLI_TELEMETRY_OPTOUT=1 DOTNET_NOLOGO=1 DOTNET_SKIP_FIRST_TIME_EXPERIENCE=1
+export DOTNET_SYSTEM_GLOBALIZATION_INVARIANT="${DOTNET_SYSTEM_GLOBALIZATION_INVARIANT:-1}"
+
+need_prerequisites() {
+  command -v git >/dev/null || die "git is missing. Install it, then run this again."
+  command -v dotnet >/dev/null || die "The .NET SDK 10 is missing. Install it, then run this again."
+  case "$(dotnet --version 2>/dev/null)" in
+    10.*) ;;
+    *) die "The .NET SDK 10 is needed; 'dotnet --version' says '$(dotnet --version 2>&1 | head -1)'." ;;
+  esac
+  command -v node >/dev/null || die "Node 20 or newer is missing. Install it, then run this again."
+  [ "$(node -p 'process.versions.node.split(".")[0]')" -ge 20 ] || die "Node 20 or newer is needed; this is $(node --version)."
+  command -v npm >/dev/null || die "npm is missing; it comes with Node."
+}
+
+as_root() {
+  if [ "$(id -u)" = 0 ]; then "$@"; elif command -v sudo >/dev/null; then sudo "$@"; else die "Not root and no sudo: install $* by hand."; fi
+}
+
+need_browser() {
+  if command -v chromium >/dev/null && command -v chromedriver >/dev/null; then return; fi
+  command -v apt-get >/dev/null || die "The browser tests need chromium and chromedriver on the PATH; install them, then run this again."
+  say "Installing chromium and chromium-driver from Debian's packages for the browser tests"
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get update -qq >/dev/null || say "apt-get update failed; trying with the lists at hand"
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium chromium-driver >/dev/null || die "Could not install chromium and chromium-driver."
+}
+
+install_web() {
+  local stamp=web/node_modules/.zero-drift-lock
+  if [ -f "$stamp" ] && cmp -s "$stamp" web/package-lock.json; then return; fi
+  say "Installing the front end's packages"
+  (cd web && npm ci --no-audit --no-fund --loglevel=error) || die "npm ci failed; see above."
+  cp web/package-lock.json "$stamp"
+}
+
+build_web() {
+  install_web
+  if [ -f web/dist/index.html ] && [ -z "$(find web/src web/public web/index.html web/package-lock.json web/vite.config.ts -newer web/dist/index.html -print -quit)" ]; then return; fi
+  say "Building the front end"
+  (cd web && npm run --silent build >.build.log 2>&1) || { cat web/.build.log >&2; die "The front end did not build."; }
+}
+
+build_server() {
+  say "Building the server ($1)"
+  mkdir -p .build
+  dotnet build "$2" -c "$1" --nologo -v quiet -p:RunAnalyzers=false >.build/dotnet.log 2>&1 || { cat .build/dotnet.log >&2; die "The server did not build."; }
+}

@@ -1,0 +1,73 @@
+using OpenQA.Selenium;
+
+namespace ZeroDrift.Browser.Tests;
+
+/// <summary>The sample logbook, brought in through the page.</summary>
+public sealed class LogbookByHandTests : IDisposable
+{
+    private readonly RunningServer server = new(demo: true);
+    private readonly Screen screen;
+
+    public LogbookByHandTests() => screen = new Screen(server);
+
+    [Fact]
+    public void The_sample_file_is_understood_before_it_is_saved_and_adds_nothing_twice()
+    {
+        screen.Open("/logbook");
+        Choose("samples/logbook.csv");
+        screen.See("new readings in");
+        screen.See("semicolon separated, decimal comma");
+        screen.See("1 row cannot be taken");
+
+        screen.Press("Bring in the good rows only");
+        screen.See("Brought in:");
+
+        Choose("samples/logbook.csv");
+        screen.See("already there");
+        Assert.DoesNotContain("Bring in", screen.Text.Split("Bring in a logbook")[1], StringComparison.Ordinal);
+
+        screen.Open("/");
+        screen.Press("Verge mower 2");
+        screen.See("From a logbook.");
+    }
+
+    [Fact]
+    public void A_file_that_is_no_logbook_gets_a_sentence()
+    {
+        screen.Open("/logbook");
+        var picture = Path.GetTempFileName();
+        File.WriteAllBytes(picture, [0x89, 0x50, 0x4E, 0x47, 0, 0, 0, 13]);
+        Send(picture);
+        screen.See("This is not a text file.");
+
+        File.WriteAllBytes(picture, []);
+        Send(picture);
+        screen.See("The file is empty");
+        File.Delete(picture);
+    }
+
+    [Fact]
+    public void The_yard_finds_filters_and_opens_by_keyboard()
+    {
+        screen.Open("/");
+        screen.See("Skarv · port main");
+        screen.See("valve is tight now");
+        screen.Driver.FindElement(By.TagName("body")).SendKeys("/");
+        screen.Keys("lomvi");
+        screen.See("3 of 18 engines");
+        screen.Keys(Keys.Enter);
+        screen.See("against engine hours");
+        screen.Driver.FindElement(By.TagName("body")).SendKeys("?");
+        screen.See("Keys of this screen");
+    }
+
+    public void Dispose()
+    {
+        screen.Dispose();
+        server.Dispose();
+    }
+
+    private void Choose(string sample) => Send(Path.Combine(RunningServer.Root, sample));
+
+    private void Send(string file) => screen.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
+}

@@ -1,0 +1,125 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+
+namespace ZeroDrift.Browser.Tests;
+
+/// <summary>Headless Chromium, driven by what a person sees: visible labels and texts.</summary>
+public sealed class Screen : IDisposable
+{
+    private readonly string profile = Directory.CreateTempSubdirectory("zero-drift-browser-").FullName;
+    private readonly RunningServer server;
+
+    public Screen(RunningServer server, int width = 1280, int height = 800)
+    {
+        this.server = server;
+        var options = new ChromeOptions { BinaryLocation = OnPath("chromium") };
+        options.AddArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-sync", "--no-first-run", $"--user-data-dir={profile}", $"--window-size={width},{height}");
+        var service = ChromeDriverService.CreateDefaultService(Path.GetDirectoryName(OnPath("chromedriver")), "chromedriver");
+        service.SuppressInitialDiagnosticInformation = true;
+        Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(60));
+    }
+
+    public ChromeDriver Driver { get; }
+
+    public void Open(string path) => Driver.Navigate().GoToUrl(server.Url(path));
+
+    /// <summary>Waits until the page says this.</summary>
+    public void See(string text, int seconds = 15) => Wait(seconds, $"the page to say '{text}'", () => Text.Contains(text, StringComparison.Ordinal));
+
+    /// <summary>Waits until the page no longer says this.</summary>
+    public void SeeNo(string text) => Wait(15, $"'{text}' to be gone", () => !Text.Contains(text, StringComparison.Ordinal));
+
+    /// <summary>All text on the page, as shown.</summary>
+    public string Text => Driver.FindElement(By.TagName("body")).Text;
+
+    /// <summary>Presses the button, link or tick that says this; one that says exactly this before one that says more.</summary>
+    public void Press(string text) => Do($"press '{text}'", () =>
+    {
+        var exactly = Driver.FindElements(By.XPath($"(//button | //a)[normalize-space(.) = {Quote(text)}]"));
+        var among = Driver.FindElements(By.XPath($"(//button | //a)[contains(normalize-space(.), {Quote(text)})]"));
+        foreach (var candidate in exactly.Concat(among).Where(e => e.Displayed && e.Enabled))
+        {
+            try
+            {
+                candidate.Click();
+                return;
+            }
+            catch (ElementClickInterceptedException)
+            {
+                // behind a dialog: the next one is in front
+            }
+        }
+        throw new NoSuchElementException(text);
+    });
+
+    /// <summary>Presses a blade key.</summary>
+    public void Blade(string blade) => Do($"tap the blade {blade}", () => Visible($"//div[@aria-label='Blades']//button[starts-with(normalize-space(.), {Quote(blade)})]").Click());
+
+    /// <summary>Types into the field with this label.</summary>
+    public void Fill(string label, string value) => Do($"fill '{label}'", () =>
+    {
+        var field = Field(label);
+        field.Clear();
+        field.SendKeys(value);
+    });
+
+    /// <summary>Chooses from the list with this label.</summary>
+    public void Choose(string label, string option) => Do($"choose '{option}'", () => Field(label).FindElements(By.TagName("option")).First(o => o.Text.Contains(option, StringComparison.Ordinal)).Click());
+
+    /// <summary>The control behind a visible label.</summary>
+    public IWebElement Field(string label)
+    {
+        var found = Visible($"//label[contains(normalize-space(.), {Quote(label)})]");
+        return Driver.FindElement(By.Id(found.GetDomAttribute("for") ?? throw new NoSuchElementException($"'{label}' belongs to no field")));
+    }
+
+    public void Keys(string keys) => Driver.SwitchTo().ActiveElement().SendKeys(keys);
+
+    public void Wait(int seconds, string what, Func<bool> condition)
+    {
+        var until = DateTime.UtcNow.AddSeconds(seconds);
+        var last = "";
+        while (DateTime.UtcNow < until)
+        {
+            try
+            {
+                if (condition()) return;
+            }
+            catch (WebDriverException drawingAnew)
+            {
+                last = drawingAnew.Message;
+            }
+            Thread.Sleep(80);
+        }
+        throw new TimeoutException($"Waited {seconds} s for {what}. {last} The page says:\n{Text}");
+    }
+
+    public void Dispose()
+    {
+        Driver.Quit();
+        Driver.Dispose();
+        Directory.Delete(profile, true);
+    }
+
+    private void Do(string what, Action action) => Wait(15, what, () =>
+    {
+        try
+        {
+            action();
+            return true;
+        }
+        catch (InvalidOperationException)
+        {
+            return false;
+        }
+    });
+
+    private IWebElement Visible(string xpath) => Driver.FindElements(By.XPath(xpath)).FirstOrDefault(e => e.Displayed && e.Enabled)
+        ?? throw new NoSuchElementException(xpath);
+
+    private static string Quote(string text) => text.Contains('\'', StringComparison.Ordinal) ? $"\"{text}\"" : $"'{text}'";
+
+    private static string OnPath(string program) => (Environment.GetEnvironmentVariable("PATH") ?? "").Split(':')
+        .Select(folder => Path.Combine(folder, program)).FirstOrDefault(File.Exists)
+        ?? throw new InvalidOperationException($"{program} is not on the PATH; ./test installs it.");
+}
