@@ -65,6 +65,7 @@ internal sealed class EngineConfiguration : IEntityTypeConfiguration<EngineRow>
         builder.HasIndex(e => e.Name).IsUnique();
         builder.Property(e => e.Name).UseCollation("NOCASE");
         builder.Property(e => e.Version).IsConcurrencyToken();
+        builder.HasMany(e => e.MeterReadings).WithOne().HasForeignKey(m => m.EngineId);
         builder.HasOne(e => e.EngineType).WithMany().HasForeignKey(e => e.EngineTypeId).OnDelete(DeleteBehavior.Restrict);
     }
 }

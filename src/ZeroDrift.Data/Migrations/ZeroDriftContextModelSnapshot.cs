@@ -238,9 +238,6 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<Guid>("EngineId")
                         .HasColumnType("TEXT");
 
-                    b.Property<Guid?>("EngineRowId")
-                        .HasColumnType("TEXT");
-
                     b.Property<double?>("NewMeterShows")
                         .HasColumnType("REAL");
 
@@ -254,8 +251,6 @@ namespace ZeroDrift.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");
-
-                    b.HasIndex("EngineRowId");
 
                     b.HasIndex("EngineId", "Date");
 
@@ -547,7 +542,9 @@ namespace ZeroDrift.Data.Migrations
                 {
                     b.HasOne("ZeroDrift.Data.Model.EngineRow", null)
                         .WithMany("MeterReadings")
-                        .HasForeignKey("EngineRowId");
+                        .HasForeignKey("EngineId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.OverheadRow", b =>

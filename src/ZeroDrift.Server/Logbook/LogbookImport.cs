@@ -139,7 +139,7 @@ internal sealed class LogbookImport(ZeroDriftContext context, OutlookCache outlo
             return !(stage == ReadingStage.AsLeft && visit.Readings.Standing(row.Point.Id, ReadingStage.AsFound) is { } found && Same(found.ToReading(), reading));
         }
         if (Same(stands.ToReading(), reading)) return false;
-        throw new BadInputException(column, $"{row.PointName} on {row.Date:yyyy-MM-dd} is already recorded as {WrittenFigure.Write(stands.ToReading(), WrittenFigure.Unit(stands.Unit))} {stands.Unit}, not {written}. Correct it in the record, with who and why.");
+        throw new BadInputException(column, $"{row.PointName} on {row.Date:yyyy-MM-dd} is already recorded as {stands.Written ?? WrittenFigure.Write(stands.ToReading(), WrittenFigure.Unit(stands.Unit))} {stands.Unit}, not {written}. Correct it in the record, with who and why.");
     }
 
     /// <summary>Left as found is one reading, not two.</summary>

@@ -11,7 +11,7 @@ using ZeroDrift.Data;
 namespace ZeroDrift.Data.Migrations
 {
     [DbContext(typeof(ZeroDriftContext))]
-    [Migration("20261125011442_Initial")]
+    [Migration("20261125010000_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -241,9 +241,6 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<Guid>("EngineId")
                         .HasColumnType("TEXT");
 
-                    b.Property<Guid?>("EngineRowId")
-                        .HasColumnType("TEXT");
-
                     b.Property<double?>("NewMeterShows")
                         .HasColumnType("REAL");
 
@@ -257,8 +254,6 @@ namespace ZeroDrift.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");
-
-                    b.HasIndex("EngineRowId");
 
                     b.HasIndex("EngineId", "Date");
 
@@ -550,7 +545,9 @@ namespace ZeroDrift.Data.Migrations
                 {
                     b.HasOne("ZeroDrift.Data.Model.EngineRow", null)
                         .WithMany("MeterReadings")
-                        .HasForeignKey("EngineRowId");
+                        .HasForeignKey("EngineId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.OverheadRow", b =>

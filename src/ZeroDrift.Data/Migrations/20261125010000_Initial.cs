@@ -150,17 +150,17 @@ namespace ZeroDrift.Data.Migrations
                     ShownHours = table.Column<double>(type: "REAL", nullable: false),
                     NewMeterShows = table.Column<double>(type: "REAL", nullable: true),
                     Who = table.Column<string>(type: "TEXT", nullable: true),
-                    Remark = table.Column<string>(type: "TEXT", nullable: true),
-                    EngineRowId = table.Column<Guid>(type: "TEXT", nullable: true)
+                    Remark = table.Column<string>(type: "TEXT", nullable: true)
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("PK_MeterReadings", x => x.Id);
                     table.ForeignKey(
-                        name: "FK_MeterReadings_Engines_EngineRowId",
-                        column: x => x.EngineRowId,
+                        name: "FK_MeterReadings_Engines_EngineId",
+                        column: x => x.EngineId,
                         principalTable: "Engines",
-                        principalColumn: "Id");
+                        principalColumn: "Id",
+                        onDelete: ReferentialAction.Cascade);
                 });
 
             migrationBuilder.CreateTable(
@@ -277,11 +277,6 @@ namespace ZeroDrift.Data.Migrations
                 name: "IX_MeterReadings_EngineId_Date",
                 table: "MeterReadings",
                 columns: new[] { "EngineId", "Date" });
-
-            migrationBuilder.CreateIndex(
-                name: "IX_MeterReadings_EngineRowId",
-                table: "MeterReadings",
-                column: "EngineRowId");
 
             migrationBuilder.CreateIndex(
                 name: "IX_Overheads_EngineId_TotalHours",

@@ -1,0 +1,69 @@
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Demo;
+
+namespace ZeroDrift.Server.Tests;
+
+/// <summary>The Varnholm demo is believable, and its trends find the rates that were put in.</summary>
+public sealed class DemoTests : IDisposable
+{
+    private readonly ServerWithFile server = new(demo: true);
+
+    [Fact]
+    public async Task The_yard_shows_the_stories_it_tells()
+    {
+        var rows = (await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray().ToDictionary(r => r.GetProperty("name").GetString()!);
+
+        Assert.Equal(18, rows.Count);
+        Assert.Equal("4E", rows["Skarv · port main"].GetProperty("findings")[0].GetProperty("point").GetString());
+        Assert.Equal("loose", rows["Verge mower 1"].GetProperty("findings")[0].GetProperty("state").GetString());
+        Assert.Equal("drift", rows["Skarv · starboard main"].GetProperty("decides").GetProperty("rule").GetString());
+        Assert.Equal("firstCheck", rows["Set 3"].GetProperty("decides").GetProperty("rule").GetString());
+        Assert.True(rows["South Farm tractor 2"].GetProperty("decides").GetProperty("hours").GetDouble() < 0);
+        Assert.NotEqual(JsonValueKind.Null, rows["Lorry 4"].GetProperty("openOverheadId").ValueKind);
+        var mower = await server.GetAsync($"/api/engines/{rows["Lorry 2"].GetProperty("engineId").GetString()}");
+        Assert.True(mower.GetProperty("totalHours").GetDouble() > mower.GetProperty("row").GetProperty("shownHours").GetDouble() + 1000);
+    }
+
+    [Fact]
+    public async Task The_trends_find_the_true_rates_within_their_errors()
+    {
+        using var folder = new TemporaryFolder();
+        var options = new DbContextOptionsBuilder<ZeroDriftContext>().UseZeroDriftFile(Path.Combine(folder.Path, "z.db")).Options;
+        await using var context = new ZeroDriftContext((DbContextOptions<ZeroDriftContext>)options);
+        await context.Database.MigrateAsync();
+        var truth = await DemoData.FillAsync(context, DateOnly.FromDateTime(DateTime.UtcNow));
+
+        var (inside, all) = (0, 0);
+        foreach (var row in (await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray())
+        {
+            var engine = await server.GetAsync($"/api/engines/{row.GetProperty("engineId").GetString()}");
+            foreach (var point in engine.GetProperty("points").EnumerateArray())
+            {
+                if (point.GetProperty("rate").ValueKind == JsonValueKind.Null) continue;
+                var rate = point.GetProperty("rate");
+                var error = rate.GetProperty("mmPer1000h").GetDouble() - truth[row.GetProperty("name").GetString()!][point.GetProperty("label").GetString()!];
+                all++;
+                if (Math.Abs(error) <= 1.645 * rate.GetProperty("standardErrorMmPer1000h").GetDouble()) inside++;
+            }
+        }
+
+        Assert.True(all > 150, $"only {all} points have a rate");
+        // Nine in ten are promised; one slipped locknut and one rebuild are in the sample.
+        Assert.InRange((double)inside / all, 0.80, 0.99);
+    }
+
+    public void Dispose() => server.Dispose();
+}
+
+internal sealed class TemporaryFolder : IDisposable
+{
+    public string Path { get; } = Directory.CreateTempSubdirectory("zero-drift-demo-").FullName;
+
+    public void Dispose()
+    {
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Directory.Delete(Path, true);
+    }
+}
