@@ -35,14 +35,21 @@ public sealed record OddVisit(bool IsShifted, double ShiftMm, double ShiftStanda
     /// <summary>Beyond this many standard errors a visit or a point is odd.</summary>
     public const double Limit = 3;
 
-    /// <summary>Judges a visit. Common practice; the variance of the weighted mean allows for the shared error of each pool's μ.</summary>
-    public static OddVisit Judge(IReadOnlyList<VisitResidual> residuals)
+    /// <summary>
+    /// Judges a visit. Common practice; the variance of the weighted mean allows for the shared error of each pool's μ and, where readings come
+    /// from the record, for the shared feel of this visit and of the one the forecasts start from: 2·s²·(1 − Σa²), since each reading's own u
+    /// already holds its part.
+    /// </summary>
+    /// <param name="residuals">One a point.</param>
+    /// <param name="sharedFeelMm">s: <see cref="DriftHistory.SharedFeelMm"/> for the record; 0 where errors are independent.</param>
+    public static OddVisit Judge(IReadOnlyList<VisitResidual> residuals, double sharedFeelMm = 0)
     {
         if (residuals.Count == 0) return new OddVisit(false, 0, 0, []);
         var weights = residuals.Select(r => 1 / r.Variance).ToArray();
         var sum = weights.Sum();
         var mean = residuals.Zip(weights, (r, w) => r.ResidualMm * w).Sum() / sum;
-        var variance = 1 / sum + residuals.Zip(weights).GroupBy(p => p.First.Group).Sum(group => Shared(group, sum));
+        var variance = 1 / sum + residuals.Zip(weights).GroupBy(p => p.First.Group).Sum(group => Shared(group, sum))
+            + 2 * sharedFeelMm * sharedFeelMm * (1 - weights.Sum(w => w / sum * (w / sum)));
         var errors = Math.Abs(mean) / Math.Sqrt(variance);
         var sameWay = residuals.Count(r => Math.Sign(r.ResidualMm) == Math.Sign(mean));
         var shifted = residuals.Count >= 4 && errors > Limit && sameWay >= 0.75 * residuals.Count;

@@ -11,6 +11,7 @@ internal static class CalculatorEndpoints
         calc.MapPost("/lobe-away", TurningCalculator.LobeAway);
         calc.MapPost("/piston-travel", TurningCalculator.Travel);
         calc.MapPost("/rim", TurningCalculator.Rim);
+        calc.MapPost("/length", MeasuringCalculator.Length);
         calc.MapPost("/reading", MeasuringCalculator.Reading);
         calc.MapPost("/next-blade", MeasuringCalculator.NextBlade);
         calc.MapPost("/dial", MeasuringCalculator.Dial);
@@ -23,5 +24,6 @@ internal static class CalculatorEndpoints
         calc.MapPost("/drift", DriftCalculator.Drift);
         calc.MapPost("/forecast", DriftCalculator.Forecast);
         calc.MapPost("/hours", HoursCalculator.Hours);
+        calc.MapPost("/schedule", ScheduleCalculator.Plan);
     }
 }

@@ -39,8 +39,18 @@ public sealed record ShimRequest(double? MeasuredMm, double? TargetMm, double? M
 
 public sealed record PreloadRequest(double? TravelTurns, double? TravelMm, double? PitchMm, double? ClearancePerTravel, double? Fraction);
 
+public sealed record LengthRequest(string? Figure, string? Unit);
+
+public sealed record LengthResponse(string Written, double Millimetres, double Thou);
+
 internal static class MeasuringCalculator
 {
+    public static LengthResponse Length(LengthRequest request)
+    {
+        var length = Core.Lengths.Length.Parse(Given.Text(request.Figure, "figure", "a figure, such as 0.20 or 8", 20), request.Unit is null ? null : Core.Lengths.Length.ParseUnit(request.Unit), "figure");
+        return new LengthResponse(length.Written, length.Millimetres, length.Thou);
+    }
+
     public static ReadingResponse Reading(ReadingRequest request)
     {
         var trials = Given.List(request.Trials, "trials", "the blades you tried and how each felt", 100);

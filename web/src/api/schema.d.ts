@@ -244,6 +244,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/length": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LengthRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LengthResponse"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/reading": {
         parameters: {
             query?: never;
@@ -801,6 +849,54 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["HoursResponse"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ScheduleApiRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ScheduleResponse"];
                     };
                 };
                 /** @description Bad Request */
@@ -2171,6 +2267,17 @@ export interface components {
             answer?: null | components["schemas"]["VisitAnswer"];
             who?: null | string;
         };
+        AssignmentResponse: {
+            job: string;
+            technician: string;
+            /** Format: int32 */
+            day: number;
+            /** Format: int32 */
+            lastDay: number;
+            /** Format: date */
+            date: null | string;
+            because: string;
+        };
         /** @description A row that cannot be taken, and why. */
         BadRow: {
             /** Format: int32 */
@@ -2598,6 +2705,23 @@ export interface components {
          * @enum {unknown}
          */
         JobKind: "overhead" | "spotCheck" | "receivingCheck" | "build";
+        JobRequest: {
+            id?: null | string;
+            site?: null | string;
+            skill?: null | string;
+            /** Format: double */
+            hours?: null | number;
+            /** Format: int32 */
+            earliestDay?: null | number;
+            /** Format: int32 */
+            dueDay?: null | number;
+            /** Format: double */
+            latePerDay?: null | number;
+            /** Format: double */
+            earlyPerDay?: null | number;
+            blockedDays?: null | number[];
+            group?: null | string;
+        };
         /**
          * @description What a lash point drives.
          * @enum {unknown}
@@ -2643,6 +2767,17 @@ export interface components {
             remark: null | string;
             /** Format: int32 */
             corrections: number;
+        };
+        LengthRequest: {
+            figure?: null | string;
+            unit?: null | string;
+        };
+        LengthResponse: {
+            written: string;
+            /** Format: double */
+            millimetres: number;
+            /** Format: double */
+            thou: number;
         };
         /** @enum {unknown} */
         LimitSide: "tight" | "loose" | null;
@@ -2946,6 +3081,12 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        PinRequest: {
+            job?: null | string;
+            technician?: null | string;
+            /** Format: int32 */
+            day?: null | number;
+        };
         PistonTravelRequest: {
             /** Format: double */
             strokeMm?: null | number;
@@ -3138,6 +3279,42 @@ export interface components {
             /** Format: double */
             distanceMm: number;
         };
+        ScheduleApiRequest: {
+            /** Format: date */
+            startDate?: null | string;
+            /** Format: int32 */
+            dayCount?: null | number;
+            technicians?: null | components["schemas"]["TechnicianRequest"][];
+            jobs?: null | components["schemas"]["JobRequest"][];
+            groupLimits?: null | {
+                [key: string]: number;
+            };
+            /** Format: double */
+            siteChangeCost?: null | number;
+            /** Format: double */
+            unplacedCost?: null | number;
+            pins?: null | components["schemas"]["PinRequest"][];
+            /** @description The plan in force; among equals the new plan moves the fewest of these. */
+            previous?: null | components["schemas"]["PinRequest"][];
+            /** Format: double */
+            timeLimitSeconds?: null | number;
+        };
+        ScheduleResponse: {
+            status: components["schemas"]["ScheduleStatus"];
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            bound: number;
+            /** Format: int32 */
+            moved: number;
+            assignments: components["schemas"]["AssignmentResponse"][];
+            unplaced: components["schemas"]["UnplacedResponse"][];
+        };
+        /**
+         * @description How good a schedule is known to be.
+         * @enum {unknown}
+         */
+        ScheduleStatus: "optimal" | "feasible" | "infeasible";
         /** @enum {unknown} */
         ScrewDirection: "clockwise" | "anticlockwise" | null;
         ScrewRequest: {
@@ -3276,6 +3453,11 @@ export interface components {
             points: string[];
             done: boolean;
         };
+        TechnicianRequest: {
+            id?: null | string;
+            skills?: null | string[];
+            hoursByDay?: null | number[];
+        };
         TickRequest: {
             key?: null | string;
             on: boolean;
@@ -3345,6 +3527,10 @@ export interface components {
             kind: components["schemas"]["LashKind"];
             /** Format: double */
             marginDeg: null | number;
+            reason: string;
+        };
+        UnplacedResponse: {
+            job: string;
             reason: string;
         };
         /** @enum {unknown} */
