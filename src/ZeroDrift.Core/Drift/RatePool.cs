@@ -59,10 +59,12 @@ public sealed record RatePool(IReadOnlyList<PooledRate> Points, RandomEffects? G
         var values = inPool.Select(i => own[i]!.Value.MmPerHour).ToArray();
         var variances = inPool.Select(i => Square(own[i]!.Value.StandardErrorMmPerHour)).ToArray();
         var all = RestrictedLikelihood.Fit(values, variances);
+        // One point's pull on τ² falls as 1/n, so the larger the group the nearer the limit the screen may stand.
+        var screen = UnlikeLimit - Math.Min(1, (double)TryAllUpTo / values.Length);
         var (worst, most) = (-1, UnlikeLimit);
         for (var k = 0; k < values.Length; k++)
         {
-            if (values.Length > TryAllUpTo && Errors(values[k], variances[k], Without(all, values[k], variances[k])) < UnlikeLimit - 1) continue;
+            if (values.Length > TryAllUpTo && Errors(values[k], variances[k], Without(all, values[k], variances[k])) < screen) continue;
             // Leave-one-out by swapping the last value into the gap keeps it free of copies.
             (values[k], values[^1]) = (values[^1], values[k]);
             (variances[k], variances[^1]) = (variances[^1], variances[k]);

@@ -1,1 +1,293 @@
-<template><main class="page"></main></template>
+<script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { computed, reactive, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { Refusal, sentence, toRefusal } from '../../api/client'
+import Field from '../../app/Field.vue'
+import { useFigures } from '../../app/figures'
+import { isTyping, useKeys } from '../../app/keys'
+import { usePreferences } from '../../app/preferences'
+import { measuringTools } from './measuringTools'
+import { readTyped } from './read'
+import { settingTools } from './settingTools'
+import type { Answer, Typed } from './tool'
+import { trendTools } from './trendTools'
+import { turningTools } from './turningTools'
+
+const props = defineProps<{ tool?: string }>()
+const route = useRoute()
+const router = useRouter()
+const preferences = usePreferences()
+const figures = useFigures()
+const tools = [...turningTools, ...measuringTools, ...settingTools, ...trendTools]
+const chosen = computed(() => tools.find((t) => t.key === props.tool) ?? tools[0]!)
+
+const typed = reactive<Typed>({})
+const given = shallowRef<Answer | null>(null)
+const failure = ref<unknown>()
+const working = ref(false)
+const copied = ref(false)
+if (route.query.unit === 'mm' || route.query.unit === 'thou') preferences.unit = route.query.unit
+
+/** A starting figure in mm, in the unit shown. */
+const startOf = (ask: { kind: string; start: string }) =>
+  ask.kind === 'length' && ask.start && preferences.unit === 'thou'
+    ? String(Number((Number(ask.start) / 0.0254).toFixed(1)))
+    : ask.start
+watch(
+  chosen,
+  (now) => {
+    for (const key of Object.keys(typed)) delete typed[key]
+    for (const ask of now.asks)
+      typed[ask.name] = typeof route.query[ask.name] === 'string' ? (route.query[ask.name] as string) : startOf(ask)
+    given.value = null
+    failure.value = undefined
+  },
+  { immediate: true },
+)
+// A change of unit changes the figures, not the gap.
+watch(
+  () => preferences.unit,
+  (unit) => {
+    for (const ask of chosen.value.asks) {
+      const value = Number(String(typed[ask.name] ?? '').replace(',', '.'))
+      if (ask.kind === 'length' && typed[ask.name]?.trim() && !Number.isNaN(value))
+        typed[ask.name] = String(
+          Number((unit === 'thou' ? value / 0.0254 : value * 0.0254).toFixed(unit === 'thou' ? 2 : 4)),
+        )
+    }
+  },
+)
+
+const reading = computed(() => readTyped(chosen.value.asks, typed, preferences.unit))
+let timer: ReturnType<typeof setTimeout> | undefined
+let asked = 0
+watch(
+  [typed, chosen, () => preferences.unit],
+  () => {
+    clearTimeout(timer)
+    timer = setTimeout(() => void work(), 200)
+  },
+  { immediate: true, deep: true },
+)
+async function work() {
+  const [mine, tool, { read, complaint }] = [++asked, chosen.value, reading.value]
+  if (complaint) return
+  working.value = true
+  try {
+    const response = await fetch(tool.path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(tool.body(read)),
+    })
+    const body: unknown = await response.json().catch(() => ({}))
+    if (mine !== asked) return
+    if (!response.ok) throw toRefusal(body, response.status)
+    given.value = tool.say(body as never, read, figures)
+    failure.value = undefined
+  } catch (caught) {
+    if (mine === asked) failure.value = caught
+  } finally {
+    if (mine === asked) working.value = false
+  }
+  // The link carries what was typed.
+  void router.replace({
+    query: {
+      ...Object.fromEntries(tool.asks.filter((a) => typed[a.name] !== startOf(a)).map((a) => [a.name, typed[a.name]])),
+      unit: preferences.unit,
+    },
+  })
+}
+/** The server's own sentence stands by the answer; a field is marked where its name can be told. */
+const complaint = (name: string) => (reading.value.complaint?.name === name ? reading.value.complaint.text : undefined)
+async function copy() {
+  await navigator.clipboard?.writeText(window.location.href).catch(() => undefined)
+  copied.value = true
+  setTimeout(() => (copied.value = false), 1500)
+}
+useKeys(
+  [
+    { key: '↑ ↓', does: 'another calculator' },
+    { key: 'Tab', does: 'next field' },
+  ],
+  (event) => {
+    if (isTyping(event) || (event.key !== 'ArrowDown' && event.key !== 'ArrowUp')) return
+    event.preventDefault()
+    const next = tools[tools.indexOf(chosen.value) + (event.key === 'ArrowDown' ? 1 : -1)]
+    if (next) void router.push({ name: 'pocket', params: { tool: next.key } })
+  },
+)
+</script>
+
+<template>
+  <main class="page">
+    <div class="page-head">
+      <h1>Pocket <span class="soft note">work a figure out; nothing is kept</span></h1>
+    </div>
+    <div class="board">
+      <nav class="plate" aria-label="Calculators">
+        <RouterLink
+          v-for="t in tools"
+          :key="t.key"
+          :to="{ name: 'pocket', params: { tool: t.key } }"
+          :class="{ here: t === chosen }"
+          :aria-current="t === chosen ? 'page' : undefined"
+          >{{ t.name }}</RouterLink
+        >
+      </nav>
+      <form class="plate p-3" @submit.prevent="work">
+        <h2 class="mb-3">{{ chosen.name }}</h2>
+        <Field
+          v-for="ask in chosen.asks"
+          :key="`${chosen.key}-${ask.name}`"
+          v-slot="{ id }"
+          :label="ask.kind === 'length' ? `${ask.label}, ${preferences.unit}` : ask.label"
+          :complaint="complaint(ask.name)"
+          :hint="ask.hint"
+        >
+          <textarea
+            v-if="ask.kind === 'lines'"
+            :id="id"
+            v-model="typed[ask.name]"
+            class="form-control figure"
+            rows="5"
+          />
+          <BFormSelect v-else-if="ask.kind === 'choice'" :id="id" v-model="typed[ask.name]">
+            <option v-for="c in ask.choices" :key="c.value" :value="c.value">{{ c.text }}</option>
+          </BFormSelect>
+          <BFormInput
+            v-else
+            :id="id"
+            v-model="typed[ask.name]"
+            class="figure"
+            :inputmode="ask.kind === 'text' ? 'text' : 'decimal'"
+            autocomplete="off"
+          />
+        </Field>
+      </form>
+      <section class="plate plate-strong p-4 answer" aria-live="polite" :aria-busy="working">
+        <p v-if="failure" class="sentence complaint" role="alert">
+          {{ failure instanceof Refusal ? failure.message : sentence(failure) }}
+        </p>
+        <template v-else-if="given">
+          <p class="sentence" :class="`is-${given.tone ?? 'ink'}`">{{ given.sentence }}</p>
+          <div
+            v-if="given.picture"
+            class="picture"
+            :class="{ round: chosen.key === 'past-tdc' || chosen.key === 'where-am-i' }"
+          >
+            <component :is="given.picture.is" v-bind="given.picture.props" />
+          </div>
+          <ul v-if="given.lines?.length" class="said">
+            <li v-for="(line, i) in given.lines" :key="i">{{ line }}</li>
+          </ul>
+          <details>
+            <summary>Working and source</summary>
+            <ol>
+              <li v-for="(line, i) in given.working" :key="i">{{ line }}</li>
+            </ol>
+            <p class="mb-0"><span class="caps">Source</span> {{ given.source }}</p>
+          </details>
+          <p class="small soft mb-0 mt-2">
+            The maker’s manual comes first.
+            <button type="button" class="link" @click="copy">
+              {{ copied ? 'Copied' : 'Copy the link to this question' }}
+            </button>
+          </p>
+        </template>
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.note {
+  font-size: 0.95rem;
+  font-weight: 400;
+  margin-left: 0.8rem;
+}
+.board {
+  display: grid;
+  grid-template-columns: 200px minmax(250px, 330px) minmax(0, 1fr);
+  gap: 14px;
+  align-items: start;
+}
+nav {
+  padding: 0.4rem 0;
+}
+nav a {
+  display: flex;
+  align-items: center;
+  min-height: 36px;
+  padding: 0 1rem;
+  border-left: 5px solid transparent;
+  color: var(--ink);
+  text-decoration: none;
+}
+nav a.here {
+  border-left-color: var(--blue);
+  font-weight: 700;
+}
+.answer {
+  position: sticky;
+  top: 14px;
+}
+.sentence {
+  font-size: 1.45rem;
+  font-weight: 700;
+  line-height: 1.25;
+}
+.sentence.complaint {
+  color: var(--tight);
+  font-size: 1.15rem;
+}
+.picture {
+  margin: 0.4rem 0 0.8rem;
+}
+.picture.round {
+  max-width: 320px;
+}
+.said {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 0.6rem;
+  max-height: 300px;
+  overflow-y: auto;
+}
+.said li {
+  padding: 0.15rem 0;
+}
+details {
+  border-top: 1px solid var(--hairline);
+  padding-top: 0.4rem;
+}
+summary {
+  min-height: 36px;
+  display: flex;
+  align-items: center;
+  color: var(--blue);
+  cursor: pointer;
+}
+summary::after {
+  content: ' ▾';
+  white-space: pre;
+}
+.link {
+  background: none;
+  border: 0;
+  color: var(--blue);
+  text-decoration: underline;
+  padding: 0;
+  min-height: 36px;
+}
+@media (max-width: 1000px) {
+  .board {
+    grid-template-columns: 150px minmax(0, 1fr);
+  }
+  .answer {
+    grid-column: 1 / -1;
+    position: static;
+  }
+}
+</style>
