@@ -35,8 +35,8 @@ public sealed class Screen : IDisposable
     /// <summary>Presses the button, link or tick that says this; one that says exactly this before one that says more.</summary>
     public void Press(string text) => Do($"press '{text}'", () =>
     {
-        var exactly = Driver.FindElements(By.XPath($"(//button | //a)[normalize-space(.) = {Quote(text)}]"));
-        var among = Driver.FindElements(By.XPath($"(//button | //a)[contains(normalize-space(.), {Quote(text)})]"));
+        var exactly = Driver.FindElements(By.XPath($"(//button | //a | //summary)[normalize-space(.) = {Quote(text)}]"));
+        var among = Driver.FindElements(By.XPath($"(//button | //a | //summary)[contains(normalize-space(.), {Quote(text)})]"));
         foreach (var candidate in exactly.Concat(among).Where(e => e.Displayed && e.Enabled))
         {
             try

@@ -8,7 +8,7 @@ namespace ZeroDrift.Server.Engines;
 /// <summary>An outlook as the yard shows it.</summary>
 internal static class DueRows
 {
-    public static DueRow Of(EngineWithOutlook entry, Guid? openOverhead, DateOnly today)
+    public static DueRow Of(EngineWithOutlook entry, DateOnly today)
     {
         var (engine, outlook, usage) = (entry.Engine, entry.Outlook, entry.Record.Usage);
         var answers = outlook.Due.Others.Prepend(outlook.Due.Decides).ToList();
@@ -34,7 +34,6 @@ internal static class DueRows
             DriftMmPer1000h = decider?.Rate?.MmPer1000h,
             Findings = [.. outlook.Findings.Select(f => Finding(entry, f.Label, f.Standing!.Value))],
             HasFigures = entry.Record.Points.Any(p => p.Standing is not null),
-            OpenOverheadId = openOverhead,
         };
     }
 

@@ -28,7 +28,7 @@ internal static class EngineEndpoints
     {
         var open = await OpenOverheadsAsync(context);
         var fleet = await BookEndpoints.FleetAsync(context);
-        var rows = (await outlooks.AllAsync()).Select(e => DueRows.Of(e, open.TryGetValue(e.Engine.Id, out var id) ? id : null, outlooks.Today));
+        var rows = (await outlooks.AllAsync()).Select(e => e.Row(outlooks.Today) with { OpenOverheadId = open.TryGetValue(e.Engine.Id, out var id) ? id : null });
         return new DueListResponse(fleet.Name, outlooks.Today, [.. DueRows.ByUrgency(rows)]);
     }
 

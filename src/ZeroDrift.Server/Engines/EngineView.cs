@@ -15,7 +15,7 @@ internal static class EngineView
         var visits = entry.Engine.Overheads.OrderBy(o => o.TotalHours).ThenBy(o => o.Date).ToList();
         return new EngineResponse
         {
-            Row = DueRows.Of(entry, openOverhead, today),
+            Row = entry.Row(today) with { OpenOverheadId = openOverhead },
             Type = BookResponses.Of(entry.Type, fleet, today),
             Points = [.. entry.Type.Points.OrderBy(p => p.Order).Select((row, i) => Point(entry, row, i, visits))],
             Ledger = [.. visits.Select(v => Ledger(entry.Type, v, fleet)).Reverse()],

@@ -4,11 +4,18 @@ using ZeroDrift.Core.Outlook;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Server.Engines;
 
 namespace ZeroDrift.Server.Outlooks;
 
 /// <summary>An engine with its outlook and the record it came from.</summary>
-internal sealed record EngineWithOutlook(EngineRow Engine, EngineTypeRow Type, EngineRecord Record, EngineOutlook Outlook, double ShownHours);
+internal sealed record EngineWithOutlook(EngineRow Engine, EngineTypeRow Type, EngineRecord Record, EngineOutlook Outlook, double ShownHours)
+{
+    private DueRow? row;
+
+    /// <summary>Its line in the yard, kept as long as the outlook is.</summary>
+    public DueRow Row(DateOnly today) => row ??= DueRows.Of(this, today);
+}
 
 /// <summary>
 /// Keeps the outlook of every engine until something it rests on changes. All engines of a type are worked out together, because their

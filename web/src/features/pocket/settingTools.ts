@@ -85,12 +85,10 @@ export const settingTools = [
       { name: 'target', label: 'Clearance wanted', kind: 'length', start: '0.40' },
     ],
     body: (read) => ({
-      pairs: read
-        .lines('pairs')
-        .map(([a, b]) => ({
-          beforeMm: Number((a ?? '').replace(',', '.')) * read.unitMm,
-          afterMm: b === undefined ? null : Number(b.replace(',', '.')) * read.unitMm,
-        })),
+      pairs: read.lines('pairs').map(([a, b]) => ({
+        beforeMm: Number((a ?? '').replace(',', '.')) * read.unitMm,
+        afterMm: b === undefined ? null : Number(b.replace(',', '.')) * read.unitMm,
+      })),
       targetMm: read.mm('target'),
     }),
     say: (r) => ({

@@ -209,17 +209,15 @@ export const trendTools = [
         technicians: read
           .lines('people')
           .map(([id, skills]) => ({ id, skills: (skills ?? '').split('+').filter(Boolean), hoursByDay: week })),
-        jobs: read
-          .lines('jobs')
-          .map(([id, skill, site, h, due]) => ({
-            id,
-            skill,
-            site,
-            hours: number(h),
-            dueDay: number(due),
-            latePerDay: 10,
-            earlyPerDay: 1,
-          })),
+        jobs: read.lines('jobs').map(([id, skill, site, h, due]) => ({
+          id,
+          skill,
+          site,
+          hours: number(h),
+          dueDay: number(due),
+          latePerDay: 10,
+          earlyPerDay: 1,
+        })),
         siteChangeCost: read.number('site'),
         timeLimitSeconds: 3,
       }
