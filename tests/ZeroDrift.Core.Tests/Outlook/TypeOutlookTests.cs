@@ -1,0 +1,124 @@
+using ZeroDrift.Core.Drift;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Outlook;
+
+namespace ZeroDrift.Core.Tests.Outlook;
+
+public class TypeOutlookTests
+{
+    private static readonly DateOnly Today = new(2026, 11, 25);
+    private static readonly ClearanceSpec Exhaust = ClearanceSpec.OfWindow(0.35, 0.45, 0.40);
+
+    [Fact]
+    public void A_closing_valve_brings_the_overhead_forward_and_is_named()
+    {
+        var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), Steady("2E"), Steady("3E"), Point("4E", -0.05)])], Today)[0];
+
+        Assert.Equal((DueRule.Drift, "4E", LimitSide.Tight), (outlook.Due.Decides.Rule, outlook.DecidedBy, outlook.Side));
+        Assert.True(outlook.Due.AheadOfBookHours > 0);
+        Assert.True(outlook.EarlyHours <= outlook.DriftHours && outlook.DriftHours <= outlook.LateHours);
+    }
+
+    [Fact]
+    public void Steady_valves_leave_the_book_to_decide()
+    {
+        var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), Steady("2E")])], Today)[0];
+
+        Assert.Equal(DueRule.BookHours, outlook.Due.Decides.Rule);
+        Assert.Empty(outlook.Findings);
+    }
+
+    [Fact]
+    public void A_valve_left_tight_says_now_whatever_the_book()
+    {
+        var left = Steady("2E") with { Standing = Reading.Between(0.28, 0.32) };
+
+        var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), left])], Today)[0];
+
+        Assert.Equal(DueRule.Finding, outlook.Due.Decides.Rule);
+        Assert.Equal(("2E", VerdictState.Tight), (outlook.Findings[0].Label, outlook.Findings[0].Standing));
+    }
+
+    [Fact]
+    public void Closed_up_with_no_figure_at_all_is_a_finding_too()
+    {
+        var closed = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(3000, null, null)], new Reading(null, 0.05, null, null));
+
+        var outlook = TypeOutlook.Of([Engine("a", [closed])], Today)[0];
+
+        Assert.Equal(DueRule.Finding, outlook.Due.Decides.Rule);
+        Assert.Null(outlook.Points[0].Forecast);
+    }
+
+    [Fact]
+    public void Tight_stands_before_loose()
+    {
+        var loose = Steady("1I") with { Standing = Reading.Direct(0.60) };
+        var tight = Steady("2E") with { Standing = Reading.Direct(0.30) };
+
+        Assert.Equal(["2E", "1I"], TypeOutlook.Of([Engine("a", [loose, tight])], Today)[0].Findings.Select(f => f.Label));
+    }
+
+    [Fact]
+    public void Sister_engines_lend_a_rate_to_one_measured_only_once()
+    {
+        var young = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(3000, (0.40, 0.006), null)], Reading.Direct(0.40));
+
+        var outlooks = TypeOutlook.Of([Engine("old", [Point("1E", -0.012), Point("2E", -0.014), Point("3E", -0.010)]), Engine("young", [young])], Today);
+
+        Assert.Null(outlooks[1].Points[0].OwnRate);
+        Assert.InRange(outlooks[1].Points[0].Rate!.Value.MmPer1000h, -0.016, -0.008);
+    }
+
+    [Fact]
+    public void One_unlike_its_siblings_keeps_its_own_rate_and_is_marked()
+    {
+        var points = Enumerable.Range(1, 8).Select(i => Point($"{i}E", -0.010 - 0.0005 * (i % 3))).Append(Point("9E", -0.08)).ToList();
+
+        var outlook = TypeOutlook.Of([Engine("a", points)], Today)[0];
+
+        Assert.Equal(["9E"], outlook.Points.Where(p => p.UnlikeSiblings).Select(p => p.Label));
+        Assert.Equal(-0.08, outlook.Points[8].Rate!.Value.MmPer1000h, 3);
+    }
+
+    [Fact]
+    public void An_engine_never_opened_has_nothing_to_decide()
+    {
+        var engine = new EngineRecord("new", 0, Usage.Of([], Today, 4), null, [new PointRecord("1E", "Exhaust", Exhaust, [], null)]);
+
+        var outlook = TypeOutlook.Of([engine], Today)[0];
+
+        Assert.Equal((DueRule.Nothing, null), (outlook.Due.Decides.Rule, outlook.DriftHours));
+    }
+
+    [Fact]
+    public void Intakes_and_exhausts_are_pooled_apart()
+    {
+        var points = new[] { Point("1E", -0.02), Point("2E", -0.02), Opening("1I"), Opening("2I") };
+
+        var outlook = TypeOutlook.Of([Engine("a", points)], Today)[0];
+
+        Assert.True(outlook.Points[0].Rate!.Value.MmPerHour < 0 && outlook.Points[2].Rate!.Value.MmPerHour > 0);
+    }
+
+    private static PointRecord Opening(string label) => Point(label, 0.01) with { Group = "Intake" };
+
+    private static PointRecord Steady(string label) => Point(label, -0.0005);
+
+    /// <summary>Four visits, 1000 h apart, set back to 0.40 at each second one, with a scatter of half a hundredth that no blade would show.</summary>
+    private static PointRecord Point(string label, double mmPer1000h)
+    {
+        var visits = new List<PointVisit> { new(0, null, (0.40, 0.006)) { Adjusted = true } };
+        for (var i = 1; i <= 6; i++)
+        {
+            var found = 0.40 + mmPer1000h * (i % 2 == 1 ? 1 : 2) + (i % 2 == 0 ? 0.0005 : -0.0005);
+            visits.Add(new PointVisit(i * 1000, (found, 0.006), i % 2 == 0 ? (0.40, 0.006) : null) { Adjusted = i % 2 == 0 });
+        }
+        return new PointRecord(label, "Exhaust", Exhaust, visits, Reading.Direct(0.40));
+    }
+
+    private static EngineRecord Engine(string id, IReadOnlyList<PointRecord> points) =>
+        new(id, 6000, new Usage(8, 6, 10, true, Usage.AllYear), new BookClock(2000, 24, null, 6000, Today.AddDays(-1), false), points);
+}
