@@ -61,6 +61,8 @@ public sealed class Screen : IDisposable
         var field = Field(label);
         field.Clear();
         field.SendKeys(value);
+        // A key lost on a busy machine is typed again, as a person would.
+        if (field.GetDomProperty("value") != value) throw new InvalidElementStateException($"'{label}' holds '{field.GetDomProperty("value")}'");
     });
 
     /// <summary>Chooses from the list with this label.</summary>

@@ -1,0 +1,206 @@
+using System.Globalization;
+using OpenQA.Selenium;
+
+namespace ZeroDrift.Browser.Tests;
+
+/// <summary>The demo as the planner, the apprentice and somebody on a small tablet use it.</summary>
+public sealed class DemoByHandTests : IClassFixture<DemoServer>
+{
+    private readonly RunningServer server;
+
+    public DemoByHandTests(DemoServer demo) => server = demo.Server;
+
+    [Theory]
+    [InlineData("/")]
+    [InlineData("/at-the-engine")]
+    [InlineData("/book")]
+    [InlineData("/book-new")]
+    [InlineData("/pocket/where-to-stop")]
+    [InlineData("/logbook")]
+    public void Every_control_has_a_name_and_every_page_one_heading(string path)
+    {
+        using var screen = new Screen(server);
+        screen.Open(path);
+        screen.Wait(15, "a heading", () => screen.Driver.FindElements(By.TagName("h1")).Count == 1);
+
+        var nameless = (IReadOnlyCollection<object>)screen.Driver.ExecuteScript("""
+            const named = (e) => e.getAttribute('aria-label') || e.labels?.length || e.textContent.trim() || e.title || e.closest('label');
+            return [...document.querySelectorAll('button, a, input, select, textarea')].filter((e) => !named(e)).map((e) => e.outerHTML.slice(0, 120));
+            """)!;
+
+        Assert.Empty(nameless);
+        Assert.Single(screen.Driver.FindElements(By.TagName("main")));
+    }
+
+    [Fact]
+    public void At_768_px_nothing_is_cut_off_and_every_key_at_the_engine_is_large_enough()
+    {
+        using var screen = new Screen(server, 768, 1024);
+        screen.Open("/");
+        screen.See("Lorry 4");
+        Assert.False(Overflows(screen), "the yard scrolls sideways");
+
+        screen.Open("/at-the-engine");
+        screen.Press("Lorry 4");
+        screen.See("MEASURE AS FOUND");
+        Assert.False(Overflows(screen), "the overhead scrolls sideways");
+        var small = (IReadOnlyCollection<object>)screen.Driver.ExecuteScript("""
+            return [...document.querySelectorAll('main button')].filter((b) => b.offsetParent && b.getBoundingClientRect().height < 44)
+              .map((b) => b.textContent.trim() + ' ' + b.getBoundingClientRect().height);
+            """)!;
+        Assert.Empty(small);
+    }
+
+    [Theory]
+    [InlineData("light")]
+    [InlineData("dark")]
+    public void Text_stands_out_from_its_ground_in_both_lights(string theme)
+    {
+        using var screen = new Screen(server);
+        screen.Open("/");
+        screen.See("Skarv");
+        screen.Driver.ExecuteScript("localStorage.setItem('zd-theme', arguments[0])", theme);
+        screen.Driver.Navigate().Refresh();
+        screen.See("Skarv");
+
+        foreach (var (text, ground) in new[] { ("--ink", "--ground"), ("--ink", "--plate"), ("--ink-soft", "--plate"), ("--ink-soft", "--ground"), ("--tight", "--plate"), ("--loose", "--plate"), ("--blue", "--plate"), ("--on-blue", "--blue") })
+        {
+            var ratio = Contrast(Colour(screen, text), Colour(screen, ground));
+            Assert.True(ratio >= 4.5, $"{text} on {ground} in {theme}: {ratio:0.00}"); // WCAG 2.2, success criterion 1.4.3
+        }
+    }
+
+    [Fact]
+    public void The_planner_reads_why_an_engine_is_due_and_follows_a_point_through_its_history()
+    {
+        using var screen = new Screen(server);
+        screen.Open("/");
+        screen.Press("Skarv · starboard main");
+        screen.See("2E decides: in");
+        screen.See("unlike its siblings");
+        screen.Wait(10, "the chart", () => screen.Driver.FindElements(By.CssSelector("section[aria-label='Clearance against engine hours'] svg")).Count > 0);
+
+        screen.Driver.FindElement(By.CssSelector("button[aria-label^='5I:']")).Click();
+        screen.See("5I against engine hours");
+        screen.Press("SL6-11");
+        screen.See("SL6-11: two stops");
+        screen.See("1 on compression, 6 rocks.");
+    }
+
+    [Fact]
+    public void A_signed_figure_is_corrected_with_who_and_why_and_the_old_one_stays()
+    {
+        using var screen = new Screen(server);
+        screen.Open("/");
+        screen.Press("Depot tractor");
+        screen.See("Ledger");
+        screen.Driver.FindElements(By.CssSelector("table.ledger a")).First().Click();
+        screen.See("Does this visit count for the trend?");
+        screen.Driver.FindElement(By.CssSelector("button[aria-label='Correct 1E']")).Click();
+        screen.Fill("It should read", "15");
+        screen.Choose("Unit", "thou");
+        screen.Fill("Who corrects it", "Tove");
+        screen.Press("Keep the correction");
+        screen.See("Say why the figure is corrected");
+
+        screen.Fill("Why", "Read off the wrong blade.");
+        screen.Press("Keep the correction");
+
+        screen.See("before:");
+        screen.See("Read off the wrong blade.");
+    }
+
+    [Fact]
+    public void Thou_and_millimetres_change_places_everywhere()
+    {
+        using var screen = new Screen(server);
+        screen.Open("/");
+        screen.See("of 0.35");
+
+        screen.Driver.FindElement(By.XPath("//button[normalize-space(.)='mm']")).Click();
+
+        screen.See("of 13.8");
+    }
+
+    [Fact]
+    public void A_meter_reading_below_the_last_is_refused_and_a_replaced_meter_is_not()
+    {
+        using var screen = new Screen(server);
+        screen.Open("/");
+        screen.Press("Set 1");
+        screen.Press("Read the meter");
+        screen.Fill("The meter shows, h", "12");
+        screen.Press("Keep the reading");
+        screen.See("is below the last reading");
+        screen.Fill("The meter shows, h", "99999999");
+        screen.Press("Keep the reading");
+        screen.See("Engine hours must be from 0 to 1000000 h");
+    }
+
+    [Fact]
+    public void The_mate_at_the_crank_sees_only_the_stop_and_the_turn()
+    {
+        using var screen = new Screen(server);
+        screen.Open("/at-the-engine");
+        screen.Press("Lorry 4");
+        screen.See("MEASURE AS FOUND");
+        screen.Open(new Uri(screen.Driver.Url).AbsolutePath + "/crank");
+
+        screen.See("Hold it here.");
+        screen.See("1 on compression, 4 rocks.");
+        Assert.Empty(screen.Driver.FindElements(By.CssSelector("button, input")));
+    }
+
+    [Fact]
+    public void A_spot_check_cannot_begin_while_the_engine_is_open_and_the_page_leads_there()
+    {
+        using var screen = new Screen(server);
+        screen.Open("/");
+        screen.Press("Lorry 4");
+        screen.See("Go on with the open overhead");
+        screen.Open(new Uri(screen.Driver.Url).AbsolutePath + "/open");
+        screen.Fill("Hour meter shows now, h", "99000");
+        screen.Fill("Who does the work", "Olav");
+        screen.Press("Open the engine");
+
+        screen.See("is already open: ");
+        screen.Press("Go there");
+        screen.See("MEASURE AS FOUND");
+    }
+
+    [Fact]
+    public void An_address_that_leads_nowhere_leads_back()
+    {
+        using var screen = new Screen(server);
+        screen.Open("/no/such/place");
+        screen.See("There is nothing at this address.");
+        screen.Press("Back to the yard");
+        screen.See("worst first");
+    }
+
+    private static bool Overflows(Screen screen) => (bool)screen.Driver.ExecuteScript("return document.documentElement.scrollWidth > window.innerWidth + 1")!;
+
+    private static double[] Colour(Screen screen, string token)
+    {
+        var hex = ((string)screen.Driver.ExecuteScript("return getComputedStyle(document.documentElement).getPropertyValue(arguments[0]).trim()", token)!).TrimStart('#');
+        return [.. Enumerable.Range(0, 3).Select(i => int.Parse(hex.Substring(2 * i, 2), NumberStyles.HexNumber, CultureInfo.InvariantCulture) / 255.0)];
+    }
+
+    /// <summary>Relative luminance and contrast ratio: WCAG 2.2.</summary>
+    private static double Contrast(double[] a, double[] b)
+    {
+        var (x, y) = (Luminance(a), Luminance(b));
+        return (Math.Max(x, y) + 0.05) / (Math.Min(x, y) + 0.05);
+
+        static double Luminance(double[] c) => 0.2126 * Linear(c[0]) + 0.7152 * Linear(c[1]) + 0.0722 * Linear(c[2]);
+        static double Linear(double v) => v <= 0.04045 ? v / 12.92 : Math.Pow((v + 0.055) / 1.055, 2.4);
+    }
+}
+
+/// <summary>One demo server for a class of tests.</summary>
+public sealed class DemoServer : IDisposable
+{
+    public RunningServer Server { get; } = new(demo: true);
+
+    public void Dispose() => Server.Dispose();
+}

@@ -1,0 +1,166 @@
+using System.Net;
+using System.Text.Json;
+
+namespace ZeroDrift.Server.Tests;
+
+public sealed class EngineTests : IDisposable
+{
+    private readonly ServerWithFile server = new();
+
+    [Fact]
+    public async Task Health_answers_when_the_server_is_ready()
+    {
+        var response = await server.Client.GetAsync("/health");
+
+        Assert.Equal(HttpStatusCode.OK, response.StatusCode);
+    }
+
+    [Fact]
+    public async Task An_empty_yard_is_an_empty_list()
+    {
+        var due = await server.GetAsync("/api/due");
+
+        Assert.Empty(due.GetProperty("engines").EnumerateArray());
+        Assert.Empty((await server.GetAsync("/api/overheads")).EnumerateArray());
+    }
+
+    [Theory]
+    [InlineData("name", """{"name":"","machine":"lorry","site":"Depot","engineTypeId":"ID"}""")]
+    [InlineData("machine", """{"name":"A","site":"Depot","engineTypeId":"ID"}""")]
+    [InlineData("machine", """{"name":"A","machine":"rocket","site":"Depot","engineTypeId":"ID"}""")]
+    [InlineData("site", """{"name":"A","machine":"lorry","engineTypeId":"ID"}""")]
+    [InlineData("engineTypeId", """{"name":"A","machine":"lorry","site":"Depot"}""")]
+    [InlineData("engineTypeId", """{"name":"A","machine":"lorry","site":"Depot","engineTypeId":"00000000-0000-0000-0000-000000000001"}""")]
+    [InlineData("dutyHoursPerDay", """{"name":"A","machine":"lorry","site":"Depot","engineTypeId":"ID","dutyHoursPerDay":30}""")]
+    [InlineData("monthlyWeights", """{"name":"A","machine":"lorry","site":"Depot","engineTypeId":"ID","monthlyWeights":[1,2]}""")]
+    [InlineData("meterHours", """{"name":"A","machine":"lorry","site":"Depot","engineTypeId":"ID","meterHours":-1}""")]
+    public async Task An_engine_that_cannot_be_is_refused_at_its_field(string field, string request)
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+
+        var (status, body) = await server.PostAsync("/api/engines", request.Replace("ID", twin.TypeId.ToString(), StringComparison.Ordinal));
+
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.NotEmpty(body.Sentence(field));
+        Assert.Single((await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray());
+    }
+
+    [Fact]
+    public async Task A_name_belongs_to_one_engine_whatever_its_letters_case()
+    {
+        var twin = await new TwinEngine(server).AddAsync("Pump twin");
+
+        var (status, body) = await server.PostAsync("/api/engines", new { name = "PUMP TWIN", machine = "lorry", site = "Depot", engineTypeId = twin.TypeId });
+
+        Assert.Equal(HttpStatusCode.Conflict, status);
+        Assert.Contains("already an engine called", body.Sentence("name"), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task An_engine_not_opened_yet_says_so_and_has_its_points()
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+
+        var engine = await server.GetAsync($"/api/engines/{twin.EngineId}");
+
+        Assert.Equal("nothing", engine.GetProperty("row").GetProperty("decides").GetProperty("rule").GetString());
+        Assert.False(engine.GetProperty("row").GetProperty("hasFigures").GetBoolean());
+        Assert.Equal(["1I", "1E", "2I", "2E"], engine.GetProperty("points").EnumerateArray().Select(p => p.GetProperty("label").GetString()));
+    }
+
+    [Fact]
+    public async Task An_unknown_engine_or_overhead_is_not_found()
+    {
+        var missing = Guid.CreateVersion7();
+
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync($"/api/engines/{missing}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync($"/api/overheads/{missing}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync($"/api/engine-types/{missing}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync("/api/engines/not-an-id")).StatusCode);
+    }
+
+    [Theory]
+    [InlineData("hours", """{"hours":-4}""")]
+    [InlineData("hours", """{}""")]
+    [InlineData("hours", """{"hours":1e12}""")]
+    [InlineData("newMeterShows", """{"hours":100,"newMeterShows":-1}""")]
+    [InlineData("date", """{"hours":100,"date":"2999-01-01"}""")]
+    [InlineData("date", """{"hours":100,"date":"yesterday"}""")]
+    public async Task A_meter_reading_that_cannot_be_is_refused(string field, string request)
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+
+        var (status, body) = await server.PostAsync($"/api/engines/{twin.EngineId}/meter-readings", request);
+
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.NotEmpty(body.Sentence(field));
+        Assert.Empty((await server.GetAsync($"/api/engines/{twin.EngineId}")).GetProperty("meter").EnumerateArray());
+    }
+
+    [Fact]
+    public async Task The_same_meter_reading_sent_twice_is_kept_once()
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+        var reading = new { id = Guid.CreateVersion7(), hours = 120 };
+
+        await server.PostAsync($"/api/engines/{twin.EngineId}/meter-readings", reading);
+        var (status, engine) = await server.PostAsync($"/api/engines/{twin.EngineId}/meter-readings", reading);
+
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.Single(engine.GetProperty("meter").EnumerateArray());
+    }
+
+    [Fact]
+    public async Task The_fleet_sets_its_risk_and_tolerance_and_refuses_nonsense()
+    {
+        var (good, fleet) = await server.PutAsync("/api/fleet", new { name = "Harbour", risk = 0.1, toleranceTightMm = 0.02, toleranceLooseMm = 0.06, timeZone = "UTC" });
+        var (bad, body) = await server.PutAsync("/api/fleet", new { name = "Harbour", risk = 7 });
+        var (zone, zoneBody) = await server.PutAsync("/api/fleet", new { name = "Harbour", timeZone = "Nowhere/Land" });
+
+        Assert.Equal((HttpStatusCode.OK, 0.1), (good, fleet.GetProperty("risk").GetDouble()));
+        Assert.Equal((HttpStatusCode.BadRequest, HttpStatusCode.BadRequest), (bad, zone));
+        Assert.NotEmpty(body.Sentence("risk"));
+        Assert.NotEmpty(zoneBody.Sentence("timeZone"));
+        Assert.Equal("Harbour", (await server.GetAsync("/api/due")).GetProperty("fleet").GetString());
+    }
+
+    [Fact]
+    public async Task A_single_figure_is_judged_with_the_fleets_tolerance_and_says_whose_it_is()
+    {
+        var id = Guid.CreateVersion7();
+        var type = new
+        {
+            id,
+            code = "SF1",
+            name = "Single figure",
+            firingOrder = "1",
+            layout = "I E",
+            pitchMm = 1.0,
+            method = "perCylinder",
+            spec = new { revision = "A", source = "plate", condition = "cold", lines = new[] { new { kind = "intake", single = "8", unit = "thou" }, new { kind = "exhaust", single = "0.30", unit = "mm" } } },
+        };
+
+        var (status, body) = await server.PostAsync("/api/engine-types", type);
+
+        Assert.Equal(HttpStatusCode.Created, status);
+        var figures = body.GetProperty("revisions")[0].GetProperty("figures").EnumerateArray().ToDictionary(f => f.GetProperty("kind").GetString()!);
+        Assert.Equal(0.2032, figures["intake"].GetProperty("setMm").GetDouble(), 9);
+        Assert.Equal("8 thou, fleet's tolerance", figures["intake"].GetProperty("written").GetString());
+        Assert.True(figures["exhaust"].GetProperty("maxMm").GetDouble() - 0.30 > 0.30 - figures["exhaust"].GetProperty("minMm").GetDouble());
+    }
+
+    [Fact]
+    public async Task The_yard_stands_worst_first()
+    {
+        using var demo = new ServerWithFile(demo: true);
+
+        var rows = (await demo.GetAsync("/api/due")).GetProperty("engines").EnumerateArray().ToList();
+
+        var findings = rows.Select(r => r.GetProperty("findings").EnumerateArray().Select(f => f.GetProperty("state").GetString()).FirstOrDefault()).ToList();
+        Assert.Equal(["tight", "loose"], findings.Take(2));
+        var dates = rows.Skip(2).Select(r => r.GetProperty("decides").GetProperty("date")).Where(d => d.ValueKind != JsonValueKind.Null).Select(d => d.GetString()!).ToList();
+        Assert.Equal(dates.Order(StringComparer.Ordinal), dates);
+    }
+
+    public void Dispose() => server.Dispose();
+}
