@@ -148,7 +148,7 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
 
         screen.See("Hold it here.");
         screen.See("1 on compression, 4 rocks.");
-        Assert.Empty(screen.Driver.FindElements(By.CssSelector("button, input")));
+        Assert.Empty(screen.Driver.FindElements(By.CssSelector("main button, main input")));
     }
 
     [Fact]
@@ -183,6 +183,8 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
     private static double[] Colour(Screen screen, string token)
     {
         var hex = ((string)screen.Driver.ExecuteScript("return getComputedStyle(document.documentElement).getPropertyValue(arguments[0]).trim()", token)!).TrimStart('#');
+        // The build writes #fff for #ffffff.
+        if (hex.Length == 3) hex = string.Concat(hex.Select(c => new string(c, 2)));
         return [.. Enumerable.Range(0, 3).Select(i => int.Parse(hex.Substring(2 * i, 2), NumberStyles.HexNumber, CultureInfo.InvariantCulture) / 255.0)];
     }
 
