@@ -71,6 +71,7 @@ internal static class Explanation
         if (job.DueDay is not { } due) return ", and this one is free.";
         if (chosen.LastDay > due && chosen.FirstDay <= job.EarliestDay) return $", the first day it may begin (day {job.EarliestDay}).";
         if (chosen.LastDay > due) return own.Count == 1 ? ", the only day it fits at all." : ", and nobody who knows it could do it sooner.";
+        if (chosen.FirstDay < due && chosen.LastDay > chosen.FirstDay) return $", so that its {Require.Text(job.Hours)} h are done in time.";
         if (chosen.FirstDay < due && chosen.Cost > 0) return due >= request.DayCount ? ", which lies after this plan." : ", the nearest day that is neither blocked nor off.";
         return ".";
     }

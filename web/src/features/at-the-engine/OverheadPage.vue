@@ -103,10 +103,13 @@ watch(
 
 const found = computed(() => view.value?.points.filter((p) => p.found || p.minMm == null).length ?? 0)
 const done = computed(() => view.value?.points.filter((p) => p.done).length ?? 0)
+/** A bracket stands at its middle: there is room for one figure only. */
+const shownFigure = (reading: Schemas['ReadingView'] | null | undefined) =>
+  reading?.estimateMm != null ? figures.rough(reading.estimateMm) : readingText(reading, figures.figure, true) || null
 const head = computed(() =>
   (view.value?.points ?? []).map((p) => ({
     ...p,
-    figure: readingText(p.left?.why ? p.found : (p.left ?? p.found), figures.figure, true).replace(/^.*–/, '') || null,
+    figure: shownFigure(p.left?.why ? p.found : (p.left ?? p.found)),
     state: (p.left ?? p.found)?.state ?? null,
     dim: stop.value ? !stop.value.points.includes(p.label) : false,
   })),
