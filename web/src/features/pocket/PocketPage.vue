@@ -139,7 +139,7 @@ useKeys(
       <form class="plate p-3" @submit.prevent="work">
         <h2 class="mb-3">{{ chosen.name }}</h2>
         <Field
-          v-for="ask in chosen.asks"
+          v-for="ask in chosen.asks.filter((a) => !a.when || a.when(typed))"
           :key="`${chosen.key}-${ask.name}`"
           v-slot="{ id }"
           :label="ask.kind === 'length' ? `${ask.label}, ${preferences.unit}` : ask.label"

@@ -7,6 +7,17 @@ import { tool, type Ask, type Read } from './tool'
 const letters = { intake: 'I', exhaust: 'E', injector: 'J', engineBrake: 'B' }
 const kinds: Record<string, Schemas['LashKind']> = { I: 'intake', E: 'exhaust', J: 'injector', B: 'engineBrake' }
 
+const cycleAsk: Ask = {
+  name: 'cycle',
+  label: 'Cycle',
+  kind: 'choice',
+  start: 'fourStroke',
+  choices: [
+    { value: 'fourStroke', text: 'four-stroke' },
+    { value: 'twoStroke', text: 'two-stroke, uniflow' },
+  ],
+}
+
 const engineAsks: Ask[] = [
   { name: 'order', label: 'Firing order', kind: 'text', start: '1 5 3 6 2 4' },
   {
@@ -29,16 +40,30 @@ const engineAsks: Ask[] = [
 function engine(read: Read) {
   const t = read.numbers('timing')
   return {
-    cycle: 'fourStroke',
+    cycle: read.text('cycle') || 'fourStroke',
     firingOrder: read
       .text('order')
       .split(/[\s,-]+/)
       .filter(Boolean)
       .map(Number),
     firingAnglesDeg: read.text('angles') ? read.numbers('angles') : null,
-    valveTiming: t.length === 4 ? { ivoBtdc: t[0], ivcAbdc: t[1], evoBbdc: t[2], evcAtdc: t[3] } : null,
+    valveTiming:
+      t.length === 4 && read.text('cycle') !== 'twoStroke'
+        ? { ivoBtdc: t[0], ivcAbdc: t[1], evoBbdc: t[2], evcAtdc: t[3] }
+        : null,
     rampGuardDeg: read.number('guard'),
   }
+}
+
+/** 360 2E 3I: crank degrees, then what the book sets there. */
+function bookStops(read: Read) {
+  return read.lines('book').map(([degrees, ...points]) => ({
+    crankDeg: Number((degrees ?? '').replace(',', '.')),
+    set: points.map((point) => ({
+      cylinder: Number(point.slice(0, -1)),
+      kind: kinds[point.slice(-1).toUpperCase()] ?? point,
+    })),
+  }))
 }
 
 /** 4E open, 1I loose: one a line. */
@@ -63,9 +88,14 @@ export const turningTools = [
         label: 'How do you like to go about it?',
         kind: 'choice',
         start: 'twoStop',
-        choices: Object.entries(methodNames)
-          .filter(([m]) => m !== 'book')
-          .map(([value, text]) => ({ value, text })),
+        choices: Object.entries(methodNames).map(([value, text]) => ({ value, text })),
+      },
+      {
+        name: 'book',
+        label: 'The book’s stops, one a line: degrees, then its points',
+        kind: 'lines',
+        start: '0 1I 1E 2I 3E 4I 5E\n360 2E 3I 4E 5I 6I 6E',
+        when: (typed) => typed.method === 'book',
       },
       {
         name: 'start',
@@ -76,8 +106,14 @@ export const turningTools = [
       },
       engineAsks[2]!,
       engineAsks[3]!,
+      cycleAsk,
     ],
-    body: (read) => ({ ...engine(read), method: read.text('method'), startCylinder: read.number('start') }),
+    body: (read) => ({
+      ...engine(read),
+      method: read.text('method'),
+      startCylinder: read.number('start'),
+      bookStops: read.text('method') === 'book' ? bookStops(read) : null,
+    }),
     say: (plan, read) => {
       const margins = plan.stops.flatMap((s) => s.set.map((p) => p.marginDeg ?? 360))
       const n = plan.stops.length
