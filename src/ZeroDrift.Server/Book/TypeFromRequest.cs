@@ -33,8 +33,8 @@ internal static class TypeFromRequest
             Banks = string.IsNullOrWhiteSpace(request.Banks) ? string.Join(' ', order.Cylinders.Order()) : request.Banks.Trim(),
             Layout = request.Layout!.Trim().ToUpperInvariant(),
             Adjuster = request.Adjuster,
-            PitchMm = Optional(request.PitchMm, 0.1, 10, "pitchMm", "The screw's pitch"),
-            ClearancePerTravel = Optional(request.ClearancePerTravel, 0.05, 10, "clearancePerTravel", "The clearance per screw travel") ?? 1,
+            PitchMm = Given.InRange(request.PitchMm, 0.1, 10, "pitchMm", "The screw's pitch"),
+            ClearancePerTravel = Given.InRange(request.ClearancePerTravel, 0.05, 10, "clearancePerTravel", "The clearance per screw travel") ?? 1,
             ClockwiseCloses = request.ClockwiseCloses ?? true,
             Method = request.Method,
             BookStops = [.. (request.BookStops ?? []).Select((stop, i) => stop is null
@@ -42,12 +42,12 @@ internal static class TypeFromRequest
                 : new BookStopRow { CrankDeg = stop.CrankDeg, Points = [.. stop.Points ?? []] })],
             Rotation = Given.OptionalText(request.Rotation, "rotation", "the turning direction", 80) ?? "clockwise seen from the front",
             BarringTool = Given.OptionalText(request.BarringTool, "barringTool", "how it is barred", 80) ?? "socket on the crank nut",
-            ToolTurnsPerCrankTurn = Optional(request.ToolTurnsPerCrankTurn, 0.01, 1000, "toolTurnsPerCrankTurn", "The barring ratio") ?? 1,
-            BookHours = Optional(request.BookHours, 1, 100_000, "bookHours", "The book's interval in hours"),
-            BookMonths = (int?)Optional(request.BookMonths, 1, 240, "bookMonths", "The book's interval in months"),
-            FirstCheckHours = Optional(request.FirstCheckHours, 1, 10_000, "firstCheckHours", "The first check after a build"),
-            BreakInHours = Optional(request.BreakInHours, 0, 10_000, "breakInHours", "The break-in hours") ?? 0,
-            JobHours = Optional(request.JobHours, 0.25, 200, "jobHours", "The length of the job in hours") ?? 4,
+            ToolTurnsPerCrankTurn = Given.InRange(request.ToolTurnsPerCrankTurn, 0.01, 1000, "toolTurnsPerCrankTurn", "The barring ratio") ?? 1,
+            BookHours = Given.InRange(request.BookHours, 1, 100_000, "bookHours", "The book's interval in hours"),
+            BookMonths = (int?)Given.InRange(request.BookMonths, 1, 240, "bookMonths", "The book's interval in months"),
+            FirstCheckHours = Given.InRange(request.FirstCheckHours, 1, 10_000, "firstCheckHours", "The first check after a build"),
+            BreakInHours = Given.InRange(request.BreakInHours, 0, 10_000, "breakInHours", "The break-in hours") ?? 0,
+            JobHours = Given.InRange(request.JobHours, 0.25, 200, "jobHours", "The length of the job in hours") ?? 4,
         };
         row.Points = [.. points.Select((p, i) => new LashPointRow { Id = Guid.CreateVersion7(), EngineTypeId = row.Id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = p.Adjuster, Bank = p.Bank, Along = p.Along, Order = i })];
         if (request.Spec is { } spec && (!preview || (spec.Lines ?? []).Any(Filled))) row.Revisions = [Revision(spec, row, fleet, today, preview)];
@@ -97,8 +97,4 @@ internal static class TypeFromRequest
     }
 
     private static bool Filled(SpecLineDto? line) => line is not null && !(string.IsNullOrWhiteSpace(line.Min) && string.IsNullOrWhiteSpace(line.Max) && string.IsNullOrWhiteSpace(line.Single));
-
-    private static double? Optional(double? value, double min, double max, string field, string what) => value is null || (value >= min && value <= max)
-        ? value
-        : throw new BadInputException(field, FormattableString.Invariant($"{what} must be from {min} to {max}; {value} was given."));
 }

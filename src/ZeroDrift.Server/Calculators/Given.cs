@@ -8,6 +8,11 @@ internal static class Given
     public static double Number(double? value, string field, string what) =>
         value ?? throw new BadInputException(field, $"Give {what}.");
 
+    /// <summary>A figure that may be left out, but not lie outside its range.</summary>
+    public static double? InRange(double? value, double min, double max, string field, string what) => value is null || (value >= min && value <= max)
+        ? value
+        : throw new BadInputException(field, FormattableString.Invariant($"{what} must be from {min} to {max}; {value} was given."));
+
     public static string Text(string? value, string field, string what, int longest = 200)
     {
         if (string.IsNullOrWhiteSpace(value)) throw new BadInputException(field, $"Give {what}.");

@@ -24,9 +24,9 @@ internal static class FleetEndpoints
         var row = await context.Fleet.SingleOrDefaultAsync();
         if (row is null) context.Fleet.Add(row = new FleetRow());
         row.Name = Given.Text(settings.Name, "name", "the fleet's name", 80);
-        row.Risk = Between(settings.Risk ?? row.Risk, 0.001, 0.5, "risk", "The risk");
-        row.ToleranceTightMm = Between(settings.ToleranceTightMm ?? row.ToleranceTightMm, 0.005, 1, "toleranceTightMm", "The tolerance on the tight side");
-        row.ToleranceLooseMm = Between(settings.ToleranceLooseMm ?? row.ToleranceLooseMm, 0.005, 1, "toleranceLooseMm", "The tolerance on the loose side");
+        row.Risk = Given.InRange(settings.Risk, 0.001, 0.5, "risk", "The risk") ?? row.Risk;
+        row.ToleranceTightMm = Given.InRange(settings.ToleranceTightMm, 0.005, 1, "toleranceTightMm", "The tolerance on the tight side") ?? row.ToleranceTightMm;
+        row.ToleranceLooseMm = Given.InRange(settings.ToleranceLooseMm, 0.005, 1, "toleranceLooseMm", "The tolerance on the loose side") ?? row.ToleranceLooseMm;
         if (settings.TimeZone is { } zone)
         {
             if (!TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _)) throw new BadInputException("timeZone", $"'{zone}' is not a time zone; write one like Europe/Oslo or UTC.");
@@ -38,8 +38,4 @@ internal static class FleetEndpoints
     }
 
     private static FleetSettings Of(FleetRow row) => new(row.Name, row.Risk, row.ToleranceTightMm, row.ToleranceLooseMm, row.TimeZone);
-
-    private static double Between(double value, double min, double max, string field, string what) => value >= min && value <= max
-        ? value
-        : throw new BadInputException(field, FormattableString.Invariant($"{what} must be from {min} to {max}; {value} was given."));
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { letterOf } from './letterOf'
 
 /** The heads from above: cylinders and lash points where they sit, FRONT to the left, one row a bank. */
 export interface HeadPoint {
@@ -16,7 +17,6 @@ export interface HeadPoint {
 const props = defineProps<{ points: HeadPoint[]; current?: string | null; letters?: boolean }>()
 const emit = defineEmits<{ pick: [label: string] }>()
 
-const letter = (kind: string) => ({ intake: 'I', exhaust: 'E', injector: 'J', engineBrake: 'B' })[kind] ?? '?'
 const banks = computed(() => {
   const byBank = new Map<number, HeadPoint[]>()
   for (const point of props.points) byBank.set(point.bank, [...(byBank.get(point.bank) ?? []), point])
@@ -62,7 +62,7 @@ const starts = (bank: HeadPoint[]) => {
         @keydown.space.prevent="emit('pick', point.label)"
       >
         <rect :x="i * slot + 2" y="20" :width="slot - 5" height="82" class="slot" />
-        <text :x="i * slot + slot / 2 - 0.5" y="35" class="letter">{{ letter(point.kind) }}</text>
+        <text :x="i * slot + slot / 2 - 0.5" y="35" class="letter">{{ letterOf(point.kind) }}</text>
         <text v-if="point.figure" class="value" :transform="`translate(${i * slot + slot / 2 + 3.5}, 98) rotate(-90)`">
           {{ point.figure }}
         </text>

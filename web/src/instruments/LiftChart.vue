@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { letterOf } from './letterOf'
 
 /** The cycle unrolled: every valve's open arc, and the stops across it with a ring where a point is set. */
 const props = defineProps<{
@@ -11,7 +12,6 @@ const props = defineProps<{
 const left = 54
 const width = 560
 const rowHeight = computed(() => (props.arcs.length > 16 ? 11 : 20))
-const letter = (kind: string) => ({ intake: 'I', exhaust: 'E', injector: 'J' })[kind] ?? '?'
 const rank = (kind: string) => ({ exhaust: 0, intake: 1 })[kind] ?? 2
 const rows = computed(() => {
   const keys = new Map<string, { cylinder: number; kind: string; first: boolean }>()
@@ -58,7 +58,7 @@ const marks = computed(() => Array.from({ length: props.cycle / 180 + 1 }, (_, i
       <text v-if="row.first" x="8" :y="row.y + rowHeight * 0.7" class="cylinder" :font-size="rowHeight > 15 ? 15 : 11">
         {{ row.cylinder }}
       </text>
-      <text x="34" :y="row.y + 4" class="kind">{{ letter(row.kind) }}</text>
+      <text x="34" :y="row.y + 4" class="kind">{{ letterOf(row.kind) }}</text>
       <line :x1="left" :x2="left + width" :y1="row.y" :y2="row.y" class="line" />
       <rect
         v-for="(piece, i) in pieces(row)"

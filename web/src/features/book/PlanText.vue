@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
+import { letterOf } from '../../instruments/letterOf'
 
 /** A turning plan as it is called out: stop by stop, what to turn, what to set, and what cannot be set. */
 defineProps<{ plan: Schemas['TurningPlanResponse'] }>()
-const letters = { intake: 'I', exhaust: 'E', injector: 'J', engineBrake: 'B' }
 const least = (stop: Schemas['StopResponse']) => {
   const margins = stop.set.map((p) => p.marginDeg).filter((m): m is number => m !== null && m !== undefined)
   return margins.length ? Math.round(Math.min(...margins)) : null
@@ -19,7 +19,7 @@ const least = (stop: Schemas['StopResponse']) => {
         · {{ stop.sign }}
       </p>
       <p class="figure mb-2">
-        {{ stop.set.map((p) => `${p.cylinder}${letters[p.kind]}`).join('  ') || 'nothing' }}
+        {{ stop.set.map((p) => `${p.cylinder}${letterOf(p.kind)}`).join('  ') || 'nothing' }}
         <span v-if="least(stop) !== null" class="soft small">at least {{ least(stop) }}° to spare</span>
       </p>
     </li>

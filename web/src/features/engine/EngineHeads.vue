@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useFigures } from '../../app/figures'
 import GapStrip from '../../instruments/GapStrip.vue'
+import { letterOf } from '../../instruments/letterOf'
 import VerdictMark from '../../instruments/VerdictMark.vue'
 
 type Point = Schemas['EnginePointResponse']
@@ -20,8 +21,7 @@ const banks = computed(() => {
   }
   return out
 })
-const letter = (p: Point) =>
-  ({ intake: 'I', exhaust: 'E', injector: 'J', engineBrake: 'B' })[p.kind] + (p.place ? ` ${p.place[0]}` : '')
+const letter = (p: Point) => letterOf(p.kind) + (p.place ? ` ${p.place[0]}` : '')
 const shown = (p: Point) => p.expectedMm ?? p.lastMm
 /** What a figure rests on, for whoever asks. */
 const says = (p: Point) =>
