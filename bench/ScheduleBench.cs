@@ -1,5 +1,5 @@
 using System.Diagnostics;
-using ZeroDrift.Core.Scheduling;
+using ZeroDrift.Planning;
 
 namespace ZeroDrift.Bench;
 

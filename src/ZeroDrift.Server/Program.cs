@@ -1,47 +1,69 @@
 using System.IO.Compression;
-using System.Text.Json;
-using System.Text.Json.Serialization;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.ResponseCompression;
-using Microsoft.AspNetCore.StaticFiles;
-using Microsoft.Extensions.FileProviders;
+using Microsoft.EntityFrameworkCore;
 using Serilog;
+using ZeroDrift.Contract;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Demo;
+using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Visits;
+using ZeroDrift.Server;
 using ZeroDrift.Server.Book;
 using ZeroDrift.Server.Calculators;
 using ZeroDrift.Server.Engines;
+using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.Fleet;
 using ZeroDrift.Server.Logbook;
+using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
-using ZeroDrift.Server.Overheads;
-using ZeroDrift.Server.Problems;
+using ZeroDrift.Server.People;
+using ZeroDrift.Server.Places;
+using ZeroDrift.Server.Visits;
 
-// dotnet run -- --data DIR --web DIR --port N [--host H] [--demo] [--fleet-size N]
+// --data DIR --web DIR --port N [--host H] [--demo] [--fleet-size N --years N] [--rebuild]
 // InvariantCulture throughout: a decimal point is a decimal point, wherever the server stands.
-// A bare --demo would take the next word for its value.
-var builder = WebApplication.CreateBuilder([.. args.Select(arg => arg == "--demo" ? "--demo=true" : arg)]);
-var data = Path.GetFullPath(builder.Configuration["data"] ?? "data");
-Directory.CreateDirectory(data);
-var file = Path.Combine(data, "zerodrift.db");
-var demo = builder.Configuration["demo"] == "true";
+// A bare flag would take the next word for its value.
+var builder = WebApplication.CreateBuilder([.. args.Select(arg => arg is "--demo" or "--rebuild" ? arg + "=true" : arg)]);
+var settings = StartSettings.Of(builder.Configuration);
+FolderLock folder;
+try
+{
+    folder = FolderLock.Take(settings.Data);
+    await StartFill.OpenAsync(settings);
+}
+catch (StorageTrouble trouble)
+{
+    await Console.Error.WriteLineAsync("✗ " + trouble.Message);
+    // In a test server the exception tells; a person at a terminal gets the sentence alone.
+    if (settings.InProcess) throw;
+    return 1;
+}
 
-builder.Host.UseSerilog((_, log) => log.MinimumLevel.Warning().MinimumLevel.Override("ZeroDrift", Serilog.Events.LogEventLevel.Information).WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture).WriteTo.File(Path.Combine(data, "log-.txt"), rollingInterval: RollingInterval.Day, retainedFileCountLimit: 14, formatProvider: System.Globalization.CultureInfo.InvariantCulture));
-if (builder.Configuration["port"] is { } port) builder.WebHost.UseUrls($"http://{builder.Configuration["host"] ?? "127.0.0.1"}:{port}");
-builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = 24 * 1024 * 1024);
+builder.Host.UseSerilog((_, log) => log.MinimumLevel.Warning().MinimumLevel.Override("ZeroDrift", Serilog.Events.LogEventLevel.Information).WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture).WriteTo.File(Path.Combine(settings.Data, "log-.txt"), rollingInterval: RollingInterval.Day, retainedFileCountLimit: 14, formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+if (settings.Port is { } port) builder.WebHost.UseUrls($"http://{settings.Host ?? "127.0.0.1"}:{port}");
+builder.WebHost.ConfigureKestrel(kestrel =>
+{
+    kestrel.AddServerHeader = false;
+    kestrel.Limits.MaxRequestBodySize = 24 * 1024 * 1024;
+});
 
-builder.Services.AddDbContext<ZeroDriftContext>(options => options.UseZeroDriftFile(file));
-builder.Services.AddSingleton<OutlookCache>();
+builder.Services.AddSingleton(_ => folder);
+builder.Services.AddSingleton(_ => new WriteGate(settings.File));
+builder.Services.AddDbContext<ZeroDriftContext>(options => options.UseZeroDriftFile(settings.File));
 builder.Services.AddSingleton(TimeProvider.System);
-builder.Services.AddExceptionHandler<InputProblems>();
+builder.Services.AddSingleton<FleetDay>();
+builder.Services.AddSingleton<Yard>();
+builder.Services.AddSingleton<Refits>();
+builder.Services.AddHostedService(services => services.GetRequiredService<Refits>());
+builder.Services.AddExceptionHandler<ProblemHandler>();
 builder.Services.AddProblemDetails();
-builder.Services.AddOpenApi(options => options.AddSchemaTransformer(ZeroDrift.Server.OptionalFields.Apply));
+builder.Services.AddOpenApi(options => options.AddSchemaTransformer(OptionalFields.Apply));
 builder.Services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
 builder.Services.Configure<JsonOptions>(options =>
 {
-    options.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
-    options.SerializerOptions.MaxDepth = 32;
-    options.SerializerOptions.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+    ContractJson.Apply(options.SerializerOptions);
+    options.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter(System.Text.Json.JsonNamingPolicy.CamelCase, allowIntegerValues: false));
 });
 builder.Services.AddResponseCompression(options =>
 {
@@ -53,54 +75,45 @@ builder.Services.AddResponseCompression(options =>
 builder.Services.Configure<BrotliCompressionProviderOptions>(options => options.Level = CompressionLevel.Fastest);
 
 var app = builder.Build();
-app.UseExceptionHandler();
+// Asked for once, so that the folder is let go of when the server is.
+_ = app.Services.GetRequiredService<FolderLock>();
+app.UseMiddleware<Doorkeeper>(settings.Host ?? "127.0.0.1");
 app.UseResponseCompression();
-
-await using (var scope = app.Services.CreateAsyncScope())
-{
-    var context = scope.ServiceProvider.GetRequiredService<ZeroDriftContext>();
-    var copy = await DatabaseFile.MigrateAsync(context, file, DateTime.UtcNow);
-    if (copy is not null) app.Logger.LogInformation("The data file was brought up to date; the file as it was is kept as {Copy}", copy);
-    if (demo || builder.Configuration["fleet-size"] is not null)
-        await DemoData.FillAsync(context, DateOnly.FromDateTime(DateTime.UtcNow), int.TryParse(builder.Configuration["fleet-size"], out var size) ? size : null);
-}
+app.UseExceptionHandler();
+app.UseStatusCodePages(context => context.HttpContext.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal) ? BareStatus.WriteAsync(context.HttpContext) : Task.CompletedTask);
+WebFiles.Serve(app, settings.Web);
+app.UseRouting();
 
 app.MapOpenApi("/openapi/{documentName}.json");
 app.MapGet("/health", () => Results.Text("ready")).ExcludeFromDescription();
 var api = app.MapGroup("/api");
 api.MapCalculators();
 api.MapFleet();
+api.MapPeople();
+api.MapPlaces();
 api.MapBook();
 api.MapEngines();
-api.MapOverheads();
+api.MapMeters();
+api.MapVisits();
 api.MapLogbook();
-api.MapFallback("/{**rest}", (HttpContext context) => Results.Problem($"There is nothing at {context.Request.Path}.", statusCode: 404, title: "No such address"));
 
-var web = builder.Configuration["web"] is { } given ? Path.GetFullPath(given) : null;
-if (web is not null && Directory.Exists(web))
+await using (var scope = app.Services.CreateAsyncScope())
 {
-    var files = new PhysicalFileProvider(web);
-    var types = new FileExtensionContentTypeProvider();
-    app.UseStaticFiles(new StaticFileOptions
-    {
-        FileProvider = files,
-        ContentTypeProvider = types,
-        OnPrepareResponse = served => served.Context.Response.Headers.CacheControl =
-            served.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
-    });
-    app.MapFallback(async (HttpContext context) =>
-    {
-        context.Response.ContentType = "text/html; charset=utf-8";
-        context.Response.Headers.CacheControl = "no-cache";
-        await context.Response.SendFileAsync(files.GetFileInfo("index.html"));
-    });
+    var data = scope.ServiceProvider.GetRequiredService<ZeroDriftContext>();
+    await app.Services.GetRequiredService<FleetDay>().ReadAsync(data);
+}
+
+if (settings.Rebuild)
+{
+    var count = await app.Services.GetRequiredService<WriteGate>().RunAsync(data => Rebuild.AllAsync(data, app.Services.GetRequiredService<FleetDay>().Today, Console.WriteLine));
+    Console.WriteLine($"Rebuilt from the entries of {count} visits.");
+    return 0;
 }
 
 await app.StartAsync();
 app.Logger.LogInformation("Ready at {Addresses}", string.Join(", ", app.Urls));
-// The first look at the yard should not wait for five years of figures.
-_ = app.Services.GetRequiredService<OutlookCache>().WarmAsync();
 await app.WaitForShutdownAsync();
+return 0;
 
 /// <summary>For the in-process test server.</summary>
 public partial class Program;

@@ -61,7 +61,7 @@ public sealed record DriftHistory(IReadOnlyList<DriftReading> Readings, DriftRea
                 if (visit.Left is { } left && !visit.Excluded) Keep(visit, left, run, true);
             }
         }
-        return new DriftHistory(readings, last, fresh);
+        return new DriftHistory(LongEnough(readings), last, fresh);
 
         void Keep(PointVisit visit, (double Mm, double U) figure, int inRun, bool isFresh)
         {
@@ -70,6 +70,15 @@ public sealed record DriftHistory(IReadOnlyList<DriftReading> Readings, DriftRea
             if (!visit.OtherCondition) (last, fresh) = (reading, isFresh);
             if (!visit.BreakIn) readings.Add(reading);
         }
+    }
+
+    /// <summary>A run shorter than this says nothing of wear: feel and the locknut settling outweigh it, engine hours (common practice, no source).</summary>
+    public const double ShortestRunHours = 50;
+
+    private static List<DriftReading> LongEnough(List<DriftReading> readings)
+    {
+        var runs = readings.GroupBy(r => r.Run).Where(run => run.Max(r => r.Hours) - run.Min(r => r.Hours) >= ShortestRunHours).Select(run => run.Key).ToHashSet();
+        return [.. readings.Where(r => runs.Contains(r.Run))];
     }
 
     /// <summary>

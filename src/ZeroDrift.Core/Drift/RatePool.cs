@@ -41,6 +41,16 @@ public sealed record RatePool(IReadOnlyList<PooledRate> Points, RandomEffects? G
         return new RatePool([.. own.Select((rate, i) => Pooled(rate, unlike.Contains(i), group))], group);
     }
 
+    /// <summary>
+    /// One rate with a group that is already known, for an engine that is worked out again without the others. Beyond the limit for unlike
+    /// siblings it keeps its own rate.
+    /// </summary>
+    public static PooledRate With(Rate? own, RandomEffects group)
+    {
+        var unlike = own is { } rate && Errors(rate.MmPerHour, Square(rate.StandardErrorMmPerHour), group) > UnlikeLimit;
+        return Pooled(own, unlike, group);
+    }
+
     private static PooledRate Pooled(Rate? own, bool unlike, RandomEffects group)
     {
         if (unlike) return new PooledRate(own, true, 0);

@@ -1,6 +1,6 @@
 namespace ZeroDrift.Core.Engines;
 
-/// <summary>What is turned or changed to set a lash point.</summary>
+/// <summary>The adjusters as a book names them; with the type's figures each becomes an <see cref="Adjuster"/>.</summary>
 public enum AdjusterKind
 {
     /// <summary>Screw and locknut at the valve end of the rocker.</summary>
@@ -37,10 +37,41 @@ public enum AdjusterKind
     BrakeScrew,
 }
 
-/// <summary>What an adjuster means for the work.</summary>
+/// <summary>The type's figures that an adjuster is made of; each kind takes what it needs.</summary>
+/// <param name="PitchMm">Thread pitch.</param>
+/// <param name="ClearancePerTravel">Clearance per screw travel.</param>
+/// <param name="ClockwiseCloses">Which way closes.</param>
+/// <param name="ShimSizesMm">The size series.</param>
+/// <param name="ShimPerClearance">Shim travel per clearance.</param>
+/// <param name="TravelTurns">A lifter's plunger travel in turns.</param>
+/// <param name="SelfLocking">A lifter's adjuster without a locknut.</param>
+public sealed record AdjusterFigures(double? PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true, IReadOnlyList<double>? ShimSizesMm = null, double ShimPerClearance = 1, double? TravelTurns = null, bool SelfLocking = false);
+
+/// <summary>From a book's word to an adjuster.</summary>
 public static class AdjusterKinds
 {
-    /// <summary>True where a gap is set by turning a screw, so that a turn can be computed.</summary>
-    public static bool IsScrew(this AdjusterKind kind) => kind is AdjusterKind.ScrewAtValve or AdjusterKind.ScrewAtPushrod
-        or AdjusterKind.BridgeScrew or AdjusterKind.FollowerScrew or AdjusterKind.BrakeScrew;
+    /// <summary>True where a pitch is needed, so that a turn can be computed.</summary>
+    public static bool NeedsPitch(this AdjusterKind kind) => kind is AdjusterKind.ScrewAtValve or AdjusterKind.ScrewAtPushrod
+        or AdjusterKind.BridgeScrew or AdjusterKind.FollowerScrew;
+
+    /// <summary>The adjuster of a kind. An engine brake on shim heads still has a screw: one millimetre where the type gives no pitch.</summary>
+    public static Adjuster With(this AdjusterKind kind, AdjusterFigures figures)
+    {
+        var pitch = figures.PitchMm ?? 1;
+        IReadOnlyList<double> sizes = figures.ShimSizesMm ?? [];
+        return kind switch
+        {
+            AdjusterKind.ScrewAtValve or AdjusterKind.BridgeScrew => new Adjuster.Screw(ScrewPlace.Valve, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
+            AdjusterKind.ScrewAtPushrod => new Adjuster.Screw(ScrewPlace.Pushrod, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
+            AdjusterKind.FollowerScrew => new Adjuster.Screw(ScrewPlace.Follower, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
+            AdjusterKind.EccentricShaft => new Adjuster.Eccentric(),
+            AdjusterKind.ShimOnTop => new Adjuster.Shim(ShimAccess.OnTop, sizes, figures.ShimPerClearance),
+            AdjusterKind.ShimUnderBucket => new Adjuster.Shim(ShimAccess.UnderBucket, sizes, figures.ShimPerClearance),
+            AdjusterKind.Puck => new Adjuster.Shim(ShimAccess.Puck, sizes, figures.ShimPerClearance),
+            AdjusterKind.HydraulicPreload => new Adjuster.Hydraulic(figures.TravelTurns, figures.SelfLocking),
+            AdjusterKind.InjectorScrew => new Adjuster.InjectorScrew(figures.PitchMm),
+            AdjusterKind.BrakeScrew => new Adjuster.BrakeScrew(pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
+            _ => throw new BadInputException("adjuster", "This adjuster is not known."),
+        };
+    }
 }

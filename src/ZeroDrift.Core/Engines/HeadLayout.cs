@@ -12,7 +12,7 @@ public static class HeadLayout
 
     /// <summary>The lash points, front to back, bank by bank. A bank's points are shared out evenly among its cylinders.</summary>
     /// <exception cref="BadInputException">Field <c>banks</c>: a cylinder missing, repeated or unknown. Field <c>layout</c>: another letter, or a number of points the cylinders cannot share.</exception>
-    public static IReadOnlyList<LashPoint> Parse(string? banks, string? layout, FiringOrder order, AdjusterKind adjuster)
+    public static IReadOnlyList<LashPoint> Parse(string? banks, string? layout, FiringOrder order, AdjusterKind adjuster, AdjusterFigures? figures = null)
     {
         var heads = Banks(banks, order);
         var rows = (layout ?? "").Split('/', StringSplitOptions.TrimEntries);
@@ -20,7 +20,7 @@ public static class HeadLayout
             throw new BadInputException("layout", $"Give one list of points for all banks, or one for each of the {heads.Count}, parted by /.");
         var points = new List<LashPoint>();
         for (var bank = 0; bank < heads.Count; bank++)
-            points.AddRange(Along(heads[bank], Kinds(rows[rows.Length == 1 ? 0 : bank]), bank, adjuster));
+            points.AddRange(Along(heads[bank], Kinds(rows[rows.Length == 1 ? 0 : bank]), bank, adjuster, figures ?? new AdjusterFigures(null)));
         return points;
     }
 
@@ -64,7 +64,7 @@ public static class HeadLayout
         return kinds;
     }
 
-    private static IEnumerable<LashPoint> Along(List<int> cylinders, List<LashKind> kinds, int bank, AdjusterKind adjuster)
+    private static IEnumerable<LashPoint> Along(List<int> cylinders, List<LashKind> kinds, int bank, AdjusterKind adjuster, AdjusterFigures figures)
     {
         var each = kinds.Count / cylinders.Count;
         if (each < 1 || each > MostPointsPerCylinder || each * cylinders.Count != kinds.Count)
@@ -73,15 +73,17 @@ public static class HeadLayout
         {
             var cylinder = cylinders[along / each];
             var own = kinds.GetRange(along / each * each, each);
-            var twins = own.Count(kind => kind == kinds[along]);
-            var before = own.Take(along % each).Count(kind => kind == kinds[along]);
+            var twins = own.Count(k => k == kinds[along]);
+            var before = own.Take(along % each).Count(k => k == kinds[along]);
             var place = twins == 1 ? null : twins == 2 ? (before == 0 ? "front" : "rear") : (before + 1).ToString(CultureInfo.InvariantCulture);
             var label = $"{cylinder}{kinds[along].Letter()}{(place is null ? "" : " " + place)}";
-            yield return new LashPoint(label, cylinder, kinds[along], place, AdjusterFor(kinds[along], adjuster), bank, along);
+            var kind = For(kinds[along], adjuster);
+            yield return new LashPoint(label, cylinder, kinds[along], place, kind.With(figures), bank, along, kind == AdjusterKind.BridgeScrew ? new Bridge(false) : null);
         }
     }
 
-    private static AdjusterKind AdjusterFor(LashKind kind, AdjusterKind valves) => kind switch
+    /// <summary>The adjuster of one kind of point on a head whose valves have <paramref name="valves"/>: injectors and brakes have screws of their own.</summary>
+    public static AdjusterKind For(LashKind kind, AdjusterKind valves) => kind switch
     {
         LashKind.Injector => AdjusterKind.InjectorScrew,
         LashKind.EngineBrake => AdjusterKind.BrakeScrew,

@@ -1,5 +1,3 @@
-using ZeroDrift.Core.Turning;
-
 namespace ZeroDrift.Core.Engines;
 
 /// <summary>
@@ -13,7 +11,8 @@ namespace ZeroDrift.Core.Engines;
 /// <param name="Adjuster">What is turned or changed.</param>
 /// <param name="Bank">Which head, 0 first.</param>
 /// <param name="Along">Place along that head, 0 nearest the front.</param>
-public sealed record LashPoint(string Label, int Cylinder, LashKind Kind, string? Place, AdjusterKind Adjuster, int Bank, int Along)
+/// <param name="Bridge">The bridge beside its adjuster, if it drives two valves.</param>
+public sealed record LashPoint(string Label, int Cylinder, LashKind Kind, string? Place, Adjuster Adjuster, int Bank, int Along, Bridge? Bridge = null)
 {
     /// <summary>Cylinder and kind, for the turning plan.</summary>
     public LashRef Ref => new(Cylinder, Kind);

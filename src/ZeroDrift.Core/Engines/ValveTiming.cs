@@ -10,6 +10,9 @@ namespace ZeroDrift.Core.Engines;
 /// <param name="EvcAtdc">Exhaust closes, degrees after TDC overlap; negative when before.</param>
 public sealed record ValveTiming(double IvoBtdc = 15, double IvcAbdc = 45, double EvoBbdc = 50, double EvcAtdc = 15)
 {
+    /// <summary>Ramp guard where none is given, degrees on both sides of a lift.</summary>
+    public const double DefaultRampGuardDeg = 15;
+
     /// <summary>A wide timing that is safe for most diesels whose own is not known (common practice).</summary>
     public static ValveTiming Unknown { get; } = new();
 }

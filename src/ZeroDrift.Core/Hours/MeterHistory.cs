@@ -6,6 +6,7 @@ namespace ZeroDrift.Core.Hours;
 public sealed class MeterHistory
 {
     private readonly List<EngineHours> totals = [];
+    private readonly List<(DateOnly Date, double OldShows, double Offset)> changes = [];
     private double offset;
     private double lastShown;
 
@@ -58,12 +59,53 @@ public sealed class MeterHistory
     /// <summary>What the meter in place on that day shows for a total; the inverse of <see cref="TotalFor"/> for the present one.</summary>
     public double ShownFor(double totalHours) => totalHours - offset;
 
+    /// <summary>Total hours for what the meter in place on a day shows: changes before that day count, one of that day only where the figure is below what the old meter had reached.</summary>
+    public double TotalOn(DateOnly date, double shownHours)
+    {
+        var before = 0.0;
+        foreach (var change in changes)
+            if (change.Date < date || (change.Date == date && shownHours < change.OldShows)) before = change.Offset;
+        return shownHours + before;
+    }
+
+    /// <summary>How a figure of any day stands to the readings around it.</summary>
+    public MeterFit Fit(DateOnly date, double shownHours)
+    {
+        var total = TotalOn(date, shownHours);
+        EngineHours? before = null;
+        EngineHours? after = null;
+        foreach (var known in totals)
+        {
+            if (known.Date <= date) before = known;
+            else after ??= known;
+        }
+        // Of one day's readings any may be the one before.
+        if (before is { } last && total < last.TotalHours - 1e-9 && !(last.Date == date && totals.Any(t => t.Date == date && t.TotalHours <= total + 1e-9))) return MeterFit.Backwards;
+        if (after is { } next && total > next.TotalHours + 1e-9) return MeterFit.Backwards;
+        if (before is { } from && total - from.TotalHours > 24.0 * (date.DayNumber - from.Date.DayNumber + 1)) return MeterFit.TooFast;
+        return MeterFit.Fits;
+    }
+
     private void Take(MeterReading reading)
     {
         totals.Add(new EngineHours(reading.Date, reading.ShownHours + offset));
         lastShown = reading.ShownHours;
         if (reading.NewMeterShows is not { } start) return;
         offset += reading.ShownHours - start;
+        changes.Add((reading.Date, reading.ShownHours, offset));
         lastShown = start;
     }
+}
+
+/// <summary>How a meter figure stands to those around it.</summary>
+public enum MeterFit
+{
+    /// <summary>Between them.</summary>
+    Fits,
+
+    /// <summary>Below an earlier one or above a later one.</summary>
+    Backwards,
+
+    /// <summary>More than 24 hours a day.</summary>
+    TooFast,
 }

@@ -43,16 +43,22 @@ public sealed record Verdict(VerdictState State, double? PTight, double? PLoose,
             throw new BadInputException("lowerMm", $"The lower bound {Require.Text(low)} is above the upper bound {Require.Text(high)}.");
         var (pTight, pLoose) = Probabilities(reading, window);
 
-        if (upper <= window.MinMm + Tolerance) return new Verdict(VerdictState.Tight, pTight, pLoose, null);
-        if (lower >= window.MaxMm - Tolerance) return new Verdict(VerdictState.Loose, pTight, pLoose, null);
-        if (lower >= window.MinMm - Tolerance && upper <= window.MaxMm + Tolerance)
-            return new Verdict(VerdictState.InWindow, pTight, pLoose, null);
+        if (ByBounds(reading, window) is { } bounded) return new Verdict(bounded, pTight, pLoose, null);
         if (pTight is not { } tight || pLoose is not { } loose)
             return new Verdict(VerdictState.Borderline, null, null, upper is null ? window.MaxMm : window.MinMm);
         if (tight >= Confidence) return new Verdict(VerdictState.Tight, tight, loose, null);
         if (loose >= Confidence) return new Verdict(VerdictState.Loose, tight, loose, null);
         if (1 - tight - loose >= Confidence) return new Verdict(VerdictState.InWindow, tight, loose, null);
         return new Verdict(VerdictState.Borderline, tight, loose, tight >= loose ? window.MinMm : window.MaxMm);
+    }
+
+    /// <summary>What went and what did not, alone; null where that decides nothing.</summary>
+    public static VerdictState? ByBounds(Reading reading, Window window)
+    {
+        if (reading.UpperMm <= window.MinMm + Tolerance) return VerdictState.Tight;
+        if (reading.LowerMm >= window.MaxMm - Tolerance) return VerdictState.Loose;
+        if (reading.LowerMm >= window.MinMm - Tolerance && reading.UpperMm <= window.MaxMm + Tolerance) return VerdictState.InWindow;
+        return null;
     }
 
     /// <summary>Limits are written to the hundredth; a nanometre keeps 0.1 + 0.2 from missing 0.3.</summary>

@@ -1,6 +1,6 @@
 namespace ZeroDrift.Core.Judging;
 
-/// <summary>The clearances a point may have and be left alone, millimetres. Not the figure to set (<see cref="ClearanceSpec"/>).</summary>
+/// <summary>The clearances a point may have and be left alone, millimetres. Not the figure to set (<see cref="Demand.Gap"/>).</summary>
 /// <param name="MinMm">Tighter than this is tight; 0 or more.</param>
 /// <param name="MaxMm">Looser than this is loose; above <paramref name="MinMm"/>, at most 25 mm.</param>
 public readonly record struct Window(double MinMm, double MaxMm)

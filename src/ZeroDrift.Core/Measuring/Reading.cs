@@ -13,6 +13,9 @@ public sealed record Reading(double? LowerMm, double? UpperMm, double? EstimateM
     /// <summary>Repeatability of feel where a person's own is not known, mm (common practice, no source).</summary>
     public const double DefaultFeelSdMm = 0.005;
 
+    /// <summary>Standard uncertainty of a dial reading where none is given, mm of travel (common practice, no source).</summary>
+    public const double DefaultDialUncertaintyMm = 0.01;
+
     /// <summary>Blades that differ by less are one thickness: 0.08 + 0.04 is 0.12, mm.</summary>
     private const double SameThicknessMm = 1e-9;
 
@@ -66,7 +69,7 @@ public sealed record Reading(double? LowerMm, double? UpperMm, double? EstimateM
     /// <param name="conversion">Clearance per dial travel, above 0 to 10.</param>
     /// <param name="dialUncertaintyMm">Standard uncertainty of the dial reading, mm.</param>
     /// <exception cref="BadInputException">A figure outside its range.</exception>
-    public static Reading FromDial(double travelMm, double conversion, double dialUncertaintyMm = 0.005)
+    public static Reading FromDial(double travelMm, double conversion, double dialUncertaintyMm = DefaultDialUncertaintyMm)
     {
         Require.InRange(travelMm, 0, Require.LargestClearanceMm, "travelMm", "The dial travel", "mm");
         Require.Above(conversion, 0, 10, "conversion", "The dial's conversion");

@@ -25,4 +25,8 @@ public sealed record PointOutlook(string Label, OwnRate? OwnRate, Rate? Rate, bo
 /// <param name="Side">At which limit.</param>
 /// <param name="Findings">Points that stand out of their window on record, worst first.</param>
 /// <param name="Points">Every point.</param>
-public sealed record EngineOutlook(string Id, Due Due, double? DriftHours, double? EarlyHours, double? LateHours, string? DecidedBy, LimitSide? Side, IReadOnlyList<PointOutlook> Findings, IReadOnlyList<PointOutlook> Points);
+public sealed record EngineOutlook(string Id, Due Due, double? DriftHours, double? EarlyHours, double? LateHours, string? DecidedBy, LimitSide? Side, IReadOnlyList<PointOutlook> Findings, IReadOnlyList<PointOutlook> Points)
+{
+    /// <summary>What in its own record cannot be right, so that nothing is foretold from it; null where all can.</summary>
+    public string? Trouble { get; init; }
+}

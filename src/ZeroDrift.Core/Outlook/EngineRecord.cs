@@ -11,7 +11,11 @@ namespace ZeroDrift.Core.Outlook;
 /// <param name="Spec">Figures of the revision in force; null where the book gives no gap.</param>
 /// <param name="Visits">By hours.</param>
 /// <param name="Standing">The last accepted reading, as it was left; null before the first.</param>
-public sealed record PointRecord(string Label, string Group, ClearanceSpec? Spec, IReadOnlyList<PointVisit> Visits, Reading? Standing);
+public sealed record PointRecord(string Label, string Group, Demand.Gap? Spec, IReadOnlyList<PointVisit> Visits, Reading? Standing)
+{
+    /// <summary>A blade dragged in the standing reading: its estimate is the gap itself.</summary>
+    public bool StandingDragged { get; init; }
+}
 
 /// <summary>What is known of one engine.</summary>
 /// <param name="Id">The caller's name for it.</param>

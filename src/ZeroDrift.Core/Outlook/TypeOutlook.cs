@@ -1,33 +1,68 @@
 using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Core.Outlook;
 
+/// <summary>All engines of a type worked out together.</summary>
+/// <param name="Engines">In the order given.</param>
+/// <param name="Groups">The components of each group that was pooled, by its name.</param>
+public sealed record TypeFit(IReadOnlyList<EngineOutlook> Engines, IReadOnlyDictionary<string, RandomEffects> Groups);
+
 /// <summary>
-/// Looks ahead for all engines of one type together, because their rates are pooled by kind: own rate per point, pool, forecast from the last
-/// accepted figure, hours to the fleet's risk, and the rule that decides.
+/// Looks ahead for the engines of one type, whose rates are pooled by kind: own rate per point, pool, forecast from the last accepted figure,
+/// hours to the fleet's risk, and the rule that decides. One engine's impossible data is that engine's trouble and moves no other.
 /// </summary>
 public static class TypeOutlook
 {
-    /// <summary>The outlook of each engine, in the order given.</summary>
+    /// <summary>All engines together: the groups are fitted anew.</summary>
     /// <param name="engines">All engines of one type.</param>
     /// <param name="today">Today.</param>
     /// <param name="risk">The fleet's risk, above 0, below 1.</param>
-    public static IReadOnlyList<EngineOutlook> Of(IReadOnlyList<EngineRecord> engines, DateOnly today, double risk = HoursToRisk.DefaultRisk)
+    public static TypeFit Of(IReadOnlyList<EngineRecord> engines, DateOnly today, double risk = HoursToRisk.DefaultRisk)
     {
         var entries = engines.SelectMany(engine => engine.Points.Select(point => Entry.Of(engine, point))).ToList();
-        foreach (var group in entries.GroupBy(e => e.Point.Group))
+        var troubled = entries.Where(e => e.Trouble is not null).Select(e => e.Engine).ToHashSet();
+        var groups = new Dictionary<string, RandomEffects>(StringComparer.Ordinal);
+        foreach (var group in entries.Where(e => !troubled.Contains(e.Engine)).GroupBy(e => e.Point.Group))
         {
             var members = group.ToList();
             var pool = RatePool.Of([.. members.Select(e => e.Own?.Rate)]);
             for (var i = 0; i < members.Count; i++) members[i].Pooled = pool.Points[i];
+            if (pool.Group is { } fitted) groups[group.Key] = fitted;
         }
         var byEngine = entries.ToLookup(e => e.Engine);
-        return [.. engines.Select(engine => Engine(engine, [.. byEngine[engine].Select(e => e.Look(risk))], today, risk))];
+        return new TypeFit([.. engines.Select(engine => Engine(engine, [.. byEngine[engine]], today, risk))], groups);
     }
 
-    private static EngineOutlook Engine(EngineRecord engine, IReadOnlyList<PointOutlook> points, DateOnly today, double risk)
+    /// <summary>One engine again with the components its groups have: after a signature or a meter reading.</summary>
+    public static EngineOutlook One(EngineRecord engine, IReadOnlyDictionary<string, RandomEffects> groups, DateOnly today, double risk = HoursToRisk.DefaultRisk)
+    {
+        var entries = engine.Points.Select(point => Entry.Of(engine, point)).ToList();
+        foreach (var entry in entries)
+            entry.Pooled = groups.TryGetValue(entry.Point.Group, out var group) ? RatePool.With(entry.Own?.Rate, group) : new PooledRate(entry.Own?.Rate, false, 0);
+        return Engine(engine, entries, today, risk);
+    }
+
+    private static EngineOutlook Engine(EngineRecord engine, IReadOnlyList<Entry> entries, DateOnly today, double risk)
+    {
+        var trouble = entries.Select(e => e.Trouble).FirstOrDefault(t => t is not null);
+        if (trouble is null)
+        {
+            try
+            {
+                return Engine(engine, [.. entries.Select(e => e.Look(risk))], today, risk, null);
+            }
+            catch (BadInputException bad)
+            {
+                trouble = bad.Message;
+            }
+        }
+        return Engine(engine, [.. entries.Select(e => e.WithoutRate())], today, risk, trouble);
+    }
+
+    private static EngineOutlook Engine(EngineRecord engine, IReadOnlyList<PointOutlook> points, DateOnly today, double risk, string? trouble)
     {
         var forecasts = points.Where(p => p.Forecast is not null).Select(p => p.Forecast!).ToList();
         var drift = forecasts.Count > 0 ? HoursToRisk.Of(forecasts, risk) : null;
@@ -42,7 +77,8 @@ public static class TypeOutlook
             drift?.DecidedBy,
             drift?.Side,
             findings,
-            points);
+            points)
+        { Trouble = trouble };
     }
 
     private sealed class Entry(EngineRecord engine, PointRecord point, DriftHistory history)
@@ -51,18 +87,42 @@ public static class TypeOutlook
 
         public PointRecord Point => point;
 
-        public OwnRate? Own { get; } = OwnRate.Fit(history.Readings);
+        public OwnRate? Own { get; private set; }
+
+        public string? Trouble { get; private set; }
 
         public PooledRate? Pooled { get; set; }
 
-        public static Entry Of(EngineRecord engine, PointRecord point) => new(engine, point, DriftHistory.Of(point.Visits));
+        public static Entry Of(EngineRecord engine, PointRecord point)
+        {
+            var entry = new Entry(engine, point, DriftHistory.Of(point.Visits));
+            try
+            {
+                entry.Own = OwnRate.Fit(entry.history.Readings);
+            }
+            catch (BadInputException bad)
+            {
+                entry.Trouble = $"{point.Label}: {bad.Message}";
+            }
+            return entry;
+        }
+
+        private readonly DriftHistory history = history;
 
         public PointOutlook Look(double risk)
         {
-            var standing = point is { Standing: { } reading, Spec: { } spec } ? Verdict.Judge(reading, spec.Window).State : (VerdictState?)null;
             var forecast = Forecast();
             var own = forecast is null ? null : HoursToRisk.Alone(forecast, risk);
-            return new PointOutlook(point.Label, Own, Pooled!.Rate, Pooled.UnlikeSiblings, forecast, standing, own?.Hours, own?.Side);
+            return new PointOutlook(point.Label, Own, Pooled!.Rate, Pooled.UnlikeSiblings, forecast, Standing(), own?.Hours, own?.Side);
+        }
+
+        public PointOutlook WithoutRate() => new(point.Label, null, null, false, null, Standing(), null, null);
+
+        private VerdictState? Standing()
+        {
+            if (point is not { Standing: { } reading, Spec: { } spec }) return null;
+            IReadOnlyList<BladeTrial> touch = point.StandingDragged && reading.EstimateMm is { } mm ? [new BladeTrial([mm], Feel.Drag)] : [];
+            return Judgement.Of(reading, touch, spec).State;
         }
 
         private PointForecast? Forecast()

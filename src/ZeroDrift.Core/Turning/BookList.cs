@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Engines;
+
 namespace ZeroDrift.Core.Turning;
 
 /// <summary>Follows a book's stop list to the letter and checks it against the firing order.</summary>

@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Engines;
+
 namespace ZeroDrift.Core.Turning;
 
 /// <summary>

@@ -8,9 +8,6 @@ namespace ZeroDrift.Core.Turning;
 /// </summary>
 public sealed class TurningEngine
 {
-    /// <summary>Ramp guard where none is given, degrees on both sides of a lift.</summary>
-    public const double DefaultRampGuardDeg = 15;
-
     private readonly Dictionary<LashKind, OpenArcs> guarded = [];
     private readonly Dictionary<LashKind, OpenArcs> unguarded = [];
     private List<double>? tdcMarks;
@@ -35,7 +32,7 @@ public sealed class TurningEngine
     /// <param name="rampGuardDeg">0 to 180°.</param>
     /// <param name="furtherLifts">More lift intervals, by kind, local degrees.</param>
     /// <exception cref="BadInputException">Timing or guard outside their range, or a valve open for the whole cycle.</exception>
-    public static TurningEngine FourStroke(FiringOrder order, ValveTiming timing, double rampGuardDeg = DefaultRampGuardDeg, IReadOnlyList<(LashKind Kind, double From, double To)>? furtherLifts = null)
+    public static TurningEngine FourStroke(FiringOrder order, ValveTiming timing, double rampGuardDeg = ValveTiming.DefaultRampGuardDeg, IReadOnlyList<(LashKind Kind, double From, double To)>? furtherLifts = null)
     {
         Guard(rampGuardDeg);
         Event(timing.IvoBtdc, "ivoBtdc");
@@ -54,7 +51,7 @@ public sealed class TurningEngine
 
     /// <summary>A two-stroke uniflow: exhaust and injector points only.</summary>
     /// <exception cref="BadInputException">Timing or guard outside their range, or a valve open for the whole cycle.</exception>
-    public static TurningEngine Uniflow(FiringOrder order, UniflowTiming timing, double rampGuardDeg = DefaultRampGuardDeg)
+    public static TurningEngine Uniflow(FiringOrder order, UniflowTiming timing, double rampGuardDeg = ValveTiming.DefaultRampGuardDeg)
     {
         Guard(rampGuardDeg);
         Event(timing.EvoAtdc, "evoAtdc");

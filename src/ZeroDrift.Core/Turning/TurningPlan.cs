@@ -2,28 +2,6 @@ using ZeroDrift.Core.Engines;
 
 namespace ZeroDrift.Core.Turning;
 
-/// <summary>The schools of finding the position; each is used somewhere and supported here.</summary>
-public enum TurningMethod
-{
-    /// <summary>Half the points at one TDC, the rest a turn later.</summary>
-    TwoStop,
-
-    /// <summary>Each cylinder at its own TDC compression, in firing order.</summary>
-    PerCylinder,
-
-    /// <summary>The same stops, named by the cylinder that rocks.</summary>
-    Rocking,
-
-    /// <summary>Intake when the exhaust begins to open, exhaust when the intake is almost closed; cylinder by cylinder, no mark.</summary>
-    ExhaustOpeningIntakeClosing,
-
-    /// <summary>The fewest TDC marks that reach everything.</summary>
-    FewestStops,
-
-    /// <summary>The book's own list, to the letter, checked.</summary>
-    Book,
-}
-
 /// <summary>One point set at a stop.</summary>
 /// <param name="Point">Cylinder and kind.</param>
 /// <param name="MarginDeg">Degrees to the nearest edge of its lift; null where only the book knows.</param>
@@ -49,14 +27,10 @@ public sealed record UnplacedPoint(LashRef Point, double? MarginDeg, string Reas
 /// <summary>Where to stop and what to set there. Every asked-for point is in exactly one stop or in <paramref name="CannotSet"/>.</summary>
 public sealed record TurningPlan(IReadOnlyList<TurningStop> Stops, IReadOnlyList<UnplacedPoint> CannotSet);
 
-/// <summary>One stop of a book list.</summary>
-/// <param name="CrankDeg">Crank degrees from TDC compression of the first cylinder in the firing order; any size, taken modulo the cycle.</param>
-/// <param name="Set">The points the book sets there.</param>
-public sealed record BookStop(double CrankDeg, IReadOnlyList<LashRef> Set);
-
 /// <summary>What is asked of the planner.</summary>
 /// <param name="Method">The school.</param>
 /// <param name="Kinds">Kinds to place; null: the valves the engine has.</param>
 /// <param name="StartCylinder">Where to begin; null: the first in the firing order. Crank degrees stay absolute.</param>
+/// <param name="CrankNowDeg">Where the crank stands: the plan begins with the first stop at or ahead of it, and <paramref name="StartCylinder"/> is not used.</param>
 /// <param name="BookStops">The list, for <see cref="TurningMethod.Book"/>.</param>
-public sealed record TurningRequest(TurningMethod Method, IReadOnlyList<LashKind>? Kinds = null, int? StartCylinder = null, IReadOnlyList<BookStop>? BookStops = null);
+public sealed record TurningRequest(TurningMethod Method, IReadOnlyList<LashKind>? Kinds = null, int? StartCylinder = null, IReadOnlyList<BookStop>? BookStops = null, double? CrankNowDeg = null);

@@ -16,13 +16,14 @@ public static class TurningPlanner
     public static TurningPlan Plan(TurningEngine engine, TurningRequest request)
     {
         var points = Points(engine, request.Kinds);
-        var start = request.StartCylinder ?? engine.Order.Cylinders[0];
+        if (request.CrankNowDeg is { } stands) Require.InRange(stands, -7200, 7200, "crankNowDeg", "The crank angle", "degrees");
+        var start = (request.CrankNowDeg is null ? request.StartCylinder : null) ?? engine.Order.Cylinders[0];
         if (!engine.Order.Has(start))
             throw new BadInputException("startCylinder", $"Cylinder {start} is not on this engine; choose one of {engine.Order}.");
         if (engine.Order.Cycle == EngineCycle.TwoStroke && request.Method is not (TurningMethod.PerCylinder or TurningMethod.FewestStops or TurningMethod.Book))
             throw new BadInputException("method", $"A two-stroke comes round every turn and has no overlap: choose perCylinder, fewestStops or book instead of {Name(request.Method)}.");
 
-        return request.Method switch
+        var plan = request.Method switch
         {
             TurningMethod.TwoStop => BestOf(engine, points, [engine.Order.FiresAt(start), engine.Order.FiresAt(start) + 360]),
             TurningMethod.PerCylinder or TurningMethod.Rocking => OwnCompression(engine, points, start, request.Method),
@@ -31,6 +32,37 @@ public static class TurningPlanner
             TurningMethod.Book => BookList.Check(engine, points, request.BookStops),
             _ => throw new BadInputException("method", "This method is not known."),
         };
+        return request.CrankNowDeg is { } now ? FromWhereItStands(engine, plan, now, request.Method) : plan;
+    }
+
+    /// <summary>
+    /// The same stops, so that every point keeps its own, taken forwards from where the crank stands. Exhaust opening / intake closing keeps its
+    /// order and begins with the stop that comes up first; a book list is the book's, and only its first turn is counted from here.
+    /// </summary>
+    private static TurningPlan FromWhereItStands(TurningEngine engine, TurningPlan plan, double now, TurningMethod method)
+    {
+        var here = CrankAngle.Normalise(now, engine.Cycle);
+        double Ahead(TurningStop stop) => CrankAngle.Forward(here, stop.CrankDeg, engine.Cycle);
+        IEnumerable<TurningStop> order = plan.Stops;
+        if (method == TurningMethod.ExhaustOpeningIntakeClosing && plan.Stops.Count > 0)
+        {
+            var first = 0;
+            for (var i = 1; i < plan.Stops.Count; i++)
+                if (Ahead(plan.Stops[i]) < Ahead(plan.Stops[first]) - CrankAngle.SamePlaceDeg) first = i;
+            order = plan.Stops.Skip(first).Concat(plan.Stops.Take(first));
+        }
+        else if (method != TurningMethod.Book)
+        {
+            order = plan.Stops.OrderBy(Ahead);
+        }
+        var stops = new List<TurningStop>();
+        var stands = here;
+        foreach (var stop in order)
+        {
+            stops.Add(stop with { TurnFromPreviousDeg = CrankAngle.Forward(stands, stop.CrankDeg, engine.Cycle) });
+            stands = stop.CrankDeg;
+        }
+        return plan with { Stops = stops };
     }
 
     private static List<LashRef> Points(TurningEngine engine, IReadOnlyList<LashKind>? kinds)

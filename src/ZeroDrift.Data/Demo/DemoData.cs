@@ -1,5 +1,10 @@
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Core.Visits;
+using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Visits;
 
 namespace ZeroDrift.Data.Demo;
 
@@ -8,29 +13,42 @@ public static class DemoData
 {
     private const int Seed = 20_270_104;
 
-    /// <summary>Writes the demo if the file holds no engine yet. <paramref name="engineCount"/> repeats the fleet under numbered names; null for Varnholm itself.</summary>
+    /// <summary>Writes the demo. <paramref name="engineCount"/> repeats the fleet under numbered names; null for Varnholm itself.</summary>
     /// <returns>True rates put in, mm per 1000 h, by engine name and point label.</returns>
-    public static async Task<IReadOnlyDictionary<string, IReadOnlyDictionary<string, double>>> FillAsync(ZeroDriftContext context, DateOnly today, int? engineCount = null)
+    public static async Task<IReadOnlyDictionary<string, IReadOnlyDictionary<string, double>>> FillAsync(ZeroDriftContext data, DateOnly today, int? engineCount = null, int years = 5, Action<string>? say = null)
     {
-        if (await context.Engines.AnyAsync()) return new Dictionary<string, IReadOnlyDictionary<string, double>>();
-        var fleet = await context.Fleet.SingleOrDefaultAsync();
-        if (fleet is null) context.Fleet.Add(fleet = new FleetRow());
-        (fleet.Name, fleet.ToleranceTightMm, fleet.ToleranceLooseMm, fleet.TimeZone) = (VarnholmFleet.Name, 0.04, 0.06, "Europe/Oslo");
+        await using var transaction = await data.Database.BeginTransactionAsync();
+        var fleet = new FleetRow { Name = VarnholmFleet.Name, ToleranceTightMm = 0.04, ToleranceLooseMm = 0.06, TimeZone = "Europe/Oslo" };
+        data.Fleet.Add(fleet);
         var types = VarnholmTypes.All(today);
-        context.EngineTypes.AddRange(types);
-        await context.SaveChangesAsync();
+        data.EngineTypes.AddRange(types);
+        var people = ((string[])["Marit", "Olav", "Tove"]).Select(name => new PersonRow { Id = DemoIds.For("person/" + name), Name = name, Initials = Initials.Of(name) }).ToList();
+        data.People.AddRange(people);
+        var engines = Engines(engineCount).ToList();
+        var sites = engines.Select(e => e.Site).Distinct().ToDictionary(name => name, name => new SiteRow { Id = DemoIds.For("site/" + name), Name = name });
+        data.Sites.AddRange(sites.Values);
+        var machines = engines.DistinctBy(e => e.MachineName).ToDictionary(e => e.MachineName, e => new MachineRow { Id = DemoIds.For("machine/" + e.MachineName), Name = e.MachineName, Kind = e.Machine, SiteId = sites[e.Site].Id, Site = sites[e.Site] });
+        data.Machines.AddRange(machines.Values);
+        await data.SaveChangesAsync();
 
         var wear = new WearSimulation(Seed);
         var rates = new Dictionary<string, IReadOnlyDictionary<string, double>>();
-        context.ChangeTracker.AutoDetectChangesEnabled = false;
-        foreach (var demo in Engines(engineCount))
+        using var writer = new LifeWriter(data, fleet, people);
+        for (var i = 0; i < engines.Count; i++)
         {
-            var history = new EngineHistory(demo, types.Single(t => t.Code == demo.TypeCode), fleet, wear, today).Live();
-            context.Engines.Add(history.Engine);
-            rates[demo.Name] = history.TrueRates;
-            await context.SaveChangesAsync();
-            context.ChangeTracker.Clear();
+            var type = types.Single(t => t.Code == engines[i].TypeCode);
+            var history = new EngineHistory(engines[i], machines[engines[i].MachineName], type, fleet, people.ToDictionary(p => p.Name, p => p.Id), wear, today, years).Live();
+            await writer.WriteAsync(history, type);
+            rates[engines[i].Name] = history.TrueRates;
+            if (i % 200 == 199) say?.Invoke($"{i + 1} of {engines.Count} engines lived through");
         }
+        foreach (var type in types)
+        {
+            say?.Invoke($"Fitting the engines of type {type.Code}");
+            await OutlookKeeper.KeepAsync(data, (await OutlookKeeper.FitAsync(data, type.Id, today))!);
+            data.ChangeTracker.Clear();
+        }
+        await transaction.CommitAsync();
         return rates;
     }
 
@@ -39,6 +57,60 @@ public static class DemoData
         : Enumerable.Range(0, wanted).Select(i =>
         {
             var like = VarnholmFleet.Engines[i % VarnholmFleet.Engines.Count];
-            return like with { Name = $"{like.Name} · {i + 1}", Open = false };
+            return like with { Name = $"{like.Name} · {i + 1}", MachineName = $"{like.MachineName} · {i / VarnholmFleet.Engines.Count + 1}", Open = false };
         });
+
+    /// <summary>Writes lives with prepared statements.</summary>
+    private sealed class LifeWriter(ZeroDriftContext data, FleetRow fleet, IReadOnlyList<PersonRow> people) : IDisposable
+    {
+        private readonly BulkInsert<MeterReadingRow> meters = new(data);
+        private readonly BulkInsert<ContextRow> contexts = new(data);
+        private readonly BulkInsert<VisitRow> visits = new(data);
+        private readonly BulkInsert<EntryRow> entries = new(data);
+        private readonly BulkInsert<ReadingRow> readings = new(data);
+        private long sequence;
+        private long visitKey;
+
+        public async Task WriteAsync(EngineHistory life, EngineTypeRow type)
+        {
+            // Only the engine: its machine and type are in the file already.
+            data.Entry(life.Engine).State = EntityState.Added;
+            await data.SaveChangesAsync();
+            foreach (var look in life.Meter.OrderBy(m => m.Date)) Look(look);
+            var meter = life.Meter.ToHistory();
+            var known = new Dictionary<Guid, (string Id, VisitContext Core)>();
+            foreach (var visit in life.Visits.OrderBy(v => v.Draft.Entries.First().At))
+            {
+                if (!known.TryGetValue(visit.Revision.Id, out var context))
+                {
+                    var record = ContextBuilder.Of(life.Engine, type, fleet, people, [visit.Revision]);
+                    var row = ContextStore.Row(record, DateTime.UtcNow);
+                    contexts.Add(row);
+                    known[visit.Revision.Id] = context = (row.Id, Contract.Visits.ContextMapping.ToCore(record));
+                }
+                var folded = Visit.From(context.Core, visit.Draft.Entries);
+                var visitRow = new VisitRow { Key = ++visitKey, Id = visit.Draft.VisitId, EngineId = life.Engine.Id, ContextId = context.Id };
+                VisitProjection.Onto(visitRow, folded, meter);
+                visits.Add(visitRow);
+                entries.Add(visit.Draft.Rows(visitKey));
+                readings.Add(VisitProjection.Readings(visitRow, folded));
+            }
+            data.ChangeTracker.Clear();
+        }
+
+        private void Look(MeterReadingRow look)
+        {
+            look.Sequence = ++sequence;
+            meters.Add(look);
+        }
+
+        public void Dispose()
+        {
+            meters.Dispose();
+            contexts.Dispose();
+            visits.Dispose();
+            entries.Dispose();
+            readings.Dispose();
+        }
+    }
 }

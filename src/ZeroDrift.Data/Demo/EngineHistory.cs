@@ -2,21 +2,25 @@ using System.Globalization;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
-using ZeroDrift.Core.Overheads;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Visits;
 
 namespace ZeroDrift.Data.Demo;
 
 /// <summary>Lives through five years of one engine: it runs, its meter is read, its valves wear, it is opened when the book or habit says so.</summary>
 internal sealed class EngineHistory
 {
-    private const int Years = 5;
     private const int MeterEveryDays = 14;
 
     private readonly DemoEngine demo;
     private readonly EngineTypeRow type;
     private readonly FleetRow fleet;
+    private readonly IReadOnlyDictionary<string, Guid> people;
+    private readonly EngineType core;
+    private readonly StopPlan plan;
     private readonly WearSimulation wear;
     private readonly DateOnly today;
     private readonly DateOnly start;
@@ -24,17 +28,20 @@ internal sealed class EngineHistory
     private readonly Dictionary<Guid, WearingPoint> points = [];
     private double meterOffset;
 
-    public EngineHistory(DemoEngine demo, EngineTypeRow type, FleetRow fleet, WearSimulation wear, DateOnly today)
+    public EngineHistory(DemoEngine demo, MachineRow machine, EngineTypeRow type, FleetRow fleet, IReadOnlyDictionary<string, Guid> people, WearSimulation wear, DateOnly today, int years)
     {
-        (this.demo, this.type, this.fleet, this.wear, this.today) = (demo, type, fleet, wear, today);
-        start = today.AddYears(-Years);
+        (this.demo, this.type, this.fleet, this.people, this.wear, this.today) = (demo, type, fleet, people, wear, today);
+        core = type.ToCore();
+        plan = new StopPlan(core, type.Method);
+        start = today.AddYears(-years);
         total = RunHours();
         Engine = new EngineRow
         {
             Id = DemoIds.For("engine/" + demo.Name),
             Name = demo.Name,
-            Machine = demo.Machine,
-            Site = demo.Site,
+            MachineId = machine.Id,
+            Machine = machine,
+            SerialNumber = demo.SerialNumber,
             EngineTypeId = type.Id,
             DutyHoursPerDay = demo.HoursPerDay,
             MonthlyWeights = demo.Season?.ToList(),
@@ -42,6 +49,12 @@ internal sealed class EngineHistory
     }
 
     public EngineRow Engine { get; }
+
+    /// <summary>Looks at the meter, in order.</summary>
+    public List<MeterReadingRow> Meter { get; } = [];
+
+    /// <summary>Every visit, with the revision it was judged by.</summary>
+    public List<DemoVisit> Visits { get; } = [];
 
     /// <summary>True rates put in, mm per 1000 h, by point label.</summary>
     public Dictionary<string, double> TrueRates { get; } = [];
@@ -88,17 +101,17 @@ internal sealed class EngineHistory
         {
             if (day == replaced)
             {
-                Engine.MeterReadings.Add(Meter(day, total[day], 0, "Meter stopped counting; replaced."));
+                Meter.Add(Look(day, total[day], 0, "Meter stopped counting; replaced."));
                 meterOffset = total[day];
             }
             else if ((total.Length - 1 - day) % MeterEveryDays == 2 || day == 0)
             {
-                Engine.MeterReadings.Add(Meter(day, total[day] - meterOffset, null, null));
+                Meter.Add(Look(day, total[day] - meterOffset, null, null));
             }
         }
     }
 
-    private MeterReadingRow Meter(int day, double shown, double? newMeterShows, string? remark) => new()
+    private MeterReadingRow Look(int day, double shown, double? newMeterShows, string? remark) => new()
     {
         Id = DemoIds.For($"meter/{demo.Name}/{day}"),
         EngineId = Engine.Id,
@@ -111,7 +124,7 @@ internal sealed class EngineHistory
 
     private void NewParts(int day)
     {
-        var specs = TypeMapping.Specs(type.InForce(Date(day))!.Lines, fleet);
+        var specs = Gaps(type.InForce(Date(day))!);
         foreach (var point in type.Points)
         {
             // A small gap wears in proportion: a mower's 0.10 mm does not lose what a ship's 0.66 does.
@@ -142,107 +155,101 @@ internal sealed class EngineHistory
         return days;
     }
 
-    private string Who(int day) => Engine.Machine is MachineKind.Ferry or MachineKind.Generator
+    private string Who(int day) => demo.Machine is MachineKind.Ferry or MachineKind.Generator
         ? (day / 97 % 2 == 0 ? "Marit" : "Olav")
         : (day / 97 % 2 == 0 ? "Tove" : "Olav");
 
-    private OverheadRow NewVisit(int day, JobKind job)
+    private Dictionary<LashKind, Demand.Gap> Gaps(SpecRevisionRow revision) =>
+        DemandMapping.Demands(revision.Lines, fleet).ToDictionary(d => d.Key, d => (Demand.Gap)d.Value);
+
+    private DemoVisit NewVisit(int day, JobKind job, double? temperatureC = null)
     {
         var revision = type.InForce(Date(day))!;
         var thou = revision.Lines[0].Unit == "thou";
-        var started = Date(day).ToDateTime(new TimeOnly(7, 30), DateTimeKind.Utc);
-        var visit = new OverheadRow
-        {
-            Id = DemoIds.For($"visit/{demo.Name}/{day}/{job}"),
-            EngineId = Engine.Id,
-            Job = job,
-            Date = Date(day),
-            TotalHours = Math.Round(total[day]),
-            ShownHours = Math.Round(total[day] - (demo.MeterReplacedDaysAgo is { } ago && day >= Day(ago) ? total[Day(ago)] : 0)),
-            SpecRevisionId = revision.Id,
-            Method = type.Method,
-            Condition = revision.Condition,
-            Who = Who(day),
-            Blades = Who(day) + "'s set",
-            TrayBlades = thou ? [.. Enumerable.Range(3, 28).Select(i => i.ToString(CultureInfo.InvariantCulture))] : Trays.Metric,
-            TrayUnit = thou ? "thou" : "mm",
-            EngineTemperatureC = Math.Round(wear.Between(9, 21)),
-            StartedAt = started,
-        };
-        Engine.Overheads.Add(visit);
+        var who = Who(day);
+        var draft = new VisitDraft(DemoIds.For($"visit/{demo.Name}/{day}/{job}"), Engine.Id, people[who], new DateTimeOffset(Date(day).ToDateTime(new TimeOnly(7, 30)), TimeSpan.Zero), "tablet 1");
+        var shown = Math.Round(total[day] - (demo.MeterReplacedDaysAgo is { } ago && day >= Day(ago) ? total[Day(ago)] : 0));
+        draft.Open(job, Date(day), shown, System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(type.Method.ToString()), thou ? Trays.Thou : Trays.Metric, thou ? "thou" : "mm", who + "'s set");
+        draft.Tick(Cautions.MakeSafe(demo.Machine).Select(c => c.Key));
+        var visit = new DemoVisit(draft, revision, thou ? LengthUnit.Thou : LengthUnit.Millimetre);
+        var temperature = temperatureC ?? Math.Round(wear.Between(9, 21));
+        draft.Condition("cold", temperature, temperature > type.ColdMaxC);
+        Visits.Add(visit);
         return visit;
     }
 
     private void Visit(int day, JobKind job, int number)
     {
-        var visit = NewVisit(day, job);
         var warm = demo.WarmVisit == number;
-        if (warm)
+        var visit = NewVisit(day, job, warm ? 48 : null);
+        var gaps = Gaps(visit.Revision);
+        AtEachStop(visit, point =>
         {
-            visit.Answer = VisitAnswer.Warm;
-            visit.Remark = "Engine was still warm: left out of the rates.";
-            visit.EngineTemperatureC = 48;
-        }
-        var specs = TypeMapping.Specs(type.Revisions.Single(r => r.Id == visit.SpecRevisionId).Lines, fleet);
-        var minutes = 0;
-        foreach (var point in type.Points.OrderBy(p => p.Order))
+            var (gap, wearing) = (gaps[point.Kind], points[point.Id]);
+            wearing.RunTo(total[day]);
+            var found = Measure(visit, point, "asFound", wearing.GapMm + (warm ? -0.035 : 0), 4);
+            if (warm)
+            {
+                if (!gap.Window.Holds(found)) visit.Draft.Outcome(point.Label, "leftSo", "Warm: to be measured again cold.");
+                return;
+            }
+            if (WillLast(found, gap)) return;
+            wearing.Set(wear.Landed(gap));
+            visit.Draft.Outcome(point.Label, "set");
+            Measure(visit, point, "asLeft", wearing.GapMm, 6);
+        });
+        Sign(visit, warm ? "Engine was still warm: left out of the rates." : null);
+    }
+
+    private void AtEachStop(DemoVisit visit, Action<LashPointRow> work, Func<LashPointRow, bool>? which = null)
+    {
+        foreach (var stop in plan.Stops)
         {
-            var (spec, gap) = (specs[point.Kind], points[point.Id]);
-            gap.RunTo(total[day]);
-            var found = Measure(visit, point, ReadingStage.AsFound, gap.GapMm + (warm ? -0.035 : 0), minutes += 4);
-            if (warm || WillLast(found, spec)) continue;
-            gap.Set(wear.Landed(spec));
-            Measure(visit, point, ReadingStage.AsLeft, gap.GapMm, minutes += 6);
+            var here = type.Points.OrderBy(p => p.Order).Where(p => stop.Points.Contains(p.Label) && which?.Invoke(p) != false).ToList();
+            if (here.Count == 0) continue;
+            if (stop.CrankDeg is { } deg) visit.Draft.Prove(deg);
+            foreach (var point in here) work(point);
         }
-        Sign(visit, minutes);
     }
 
     /// <summary>The depot's habit: what stands in the inner half of the window is left alone; nearer to a limit it would not last to the next visit.</summary>
-    private static bool WillLast(ReadingRow found, ClearanceSpec spec)
+    private static bool WillLast(double found, Demand.Gap gap)
     {
-        var margin = (spec.Window.MaxMm - spec.Window.MinMm) / 4;
-        return found.EstimateMm is { } mm && mm >= Math.Min(spec.Window.MinMm + margin, spec.SetMm) && mm <= Math.Max(spec.Window.MaxMm - margin, spec.SetMm);
+        var margin = (gap.Window.MaxMm - gap.Window.MinMm) / 4;
+        return found >= Math.Min(gap.Window.MinMm + margin, gap.AimMm) && found <= Math.Max(gap.Window.MaxMm - margin, gap.AimMm);
     }
 
     private void Build(int day)
     {
         var visit = NewVisit(day, JobKind.Build);
-        visit.Remark = "Head off, new exhaust valves and seats, cam kept.";
         NewParts(day);
-        var minutes = 0;
-        foreach (var point in type.Points.OrderBy(p => p.Order)) Measure(visit, point, ReadingStage.AsLeft, points[point.Id].GapMm, minutes += 5);
-        Sign(visit, minutes);
+        AtEachStop(visit, point => Measure(visit, point, "asLeft", points[point.Id].GapMm, 5));
+        Sign(visit, "Head off, new exhaust valves and seats, cam kept.");
     }
 
     private void SpotCheck(DemoSpotCheck check)
     {
         var day = Day(check.DaysAgo);
         var visit = NewVisit(day, JobKind.SpotCheck);
-        visit.Remark = check.Remark;
         var cylinder = type.Points.Single(p => p.Label == check.Point).Cylinder;
-        var minutes = 0;
-        foreach (var point in type.Points.Where(p => Math.Abs(p.Cylinder - cylinder) <= 1).OrderBy(p => p.Order))
+        AtEachStop(visit, point =>
         {
             points[point.Id].RunTo(total[day]);
-            Measure(visit, point, ReadingStage.AsFound, points[point.Id].GapMm, minutes += 4);
-            if (point.Label == check.Point)
-                visit.Readings.Add(new ReadingRow { Id = DemoIds.For($"left/{visit.Id}"), OverheadId = visit.Id, PointId = point.Id, Stage = ReadingStage.AsLeft, Who = visit.Who, Why = check.Why, Unit = visit.TrayUnit, At = visit.StartedAt.AddMinutes(minutes), KeptAt = visit.StartedAt.AddMinutes(minutes) });
-        }
-        Sign(visit, minutes);
+            Measure(visit, point, "asFound", points[point.Id].GapMm, 4);
+            if (point.Label == check.Point) visit.Draft.Outcome(point.Label, "leftSo", check.Why);
+        }, point => Math.Abs(point.Cylinder - cylinder) <= 1);
+        Sign(visit, check.Remark);
     }
 
     private void OpenOverhead()
     {
         var visit = NewVisit(total.Length - 1, JobKind.Overhead);
-        visit.Ticked = [.. Cautions.MakeSafe(Engine.Machine).Select(c => c.Key), "condition"];
-        visit.StopsProved = [0];
-        var stop = type.ToCore(type.InForce(today), fleet).Plan().Stops[0].Set.Select(p => p.Point).ToHashSet();
-        var minutes = 0;
-        var atStop = type.Points.OrderBy(p => p.Order).Where(p => stop.Contains(p.ToCore().Ref)).ToList();
+        visit.Draft.Prove(plan.Stops[0].CrankDeg!.Value);
+        var atStop = type.Points.OrderBy(p => p.Order).Where(p => plan.Stops[0].Points.Contains(p.Label)).ToList();
         foreach (var point in atStop.SkipLast(1))
         {
             points[point.Id].RunTo(total[^1]);
-            Measure(visit, point, ReadingStage.AsFound, points[point.Id].GapMm, minutes += 4);
+            Measure(visit, point, "asFound", points[point.Id].GapMm, 4);
         }
     }
 
@@ -252,50 +259,40 @@ internal sealed class EngineHistory
         point.Set(point.GapMm + 0.12);
     }
 
-    private ReadingRow Measure(OverheadRow visit, LashPointRow point, ReadingStage stage, double gapMm, int minutes)
+    /// <summary>Measures and keeps a figure.</summary>
+    /// <returns>What it reads, mm.</returns>
+    private double Measure(DemoVisit visit, LashPointRow point, string stage, double gapMm, int minutes)
     {
-        var unit = visit.TrayUnit == "thou" ? LengthUnit.Thou : LengthUnit.Millimetre;
+        var (draft, unit) = (visit.Draft, visit.Unit);
+        var name = WrittenFigure.Name(unit);
         var step = unit == LengthUnit.Thou ? 0.0127 : 0.01;
         var felt = wear.Felt(gapMm, step);
-        List<TrialRow> trials;
+        var reading = DemoIds.For($"reading/{draft.VisitId}/{point.Label}/{stage}");
+        draft.At = draft.At.AddMinutes(minutes);
         if (wear.Between(0, 1) < 0.8)
         {
-            trials = [new TrialRow { Blades = [Text(felt, unit)], Feel = Feel.Drag }];
+            draft.Try(reading, point.Label, stage, [Text(felt, unit)], name, "drag");
         }
         else
         {
-            trials = [new TrialRow { Blades = [Text(Math.Max(step, felt - step), unit)], Feel = Feel.Free }, new TrialRow { Blades = [Text(felt + step, unit)], Feel = Feel.NoGo }];
+            draft.Try(reading, point.Label, stage, [Text(Math.Max(step, felt - step), unit)], name, "free");
+            draft.Try(reading, point.Label, stage, [Text(felt + step, unit)], name, "noGo");
         }
-        var reading = Reading.FromBlades([.. trials.Select(t => new BladeTrial([.. t.Blades.Select(b => Length.Parse(b, unit).Millimetres)], t.Feel))]);
-        var at = visit.StartedAt.AddMinutes(20 + minutes);
-        var row = new ReadingRow
-        {
-            Id = DemoIds.For($"reading/{visit.Id}/{point.Label}/{stage}"),
-            OverheadId = visit.Id,
-            PointId = point.Id,
-            Stage = stage,
-            Trials = trials,
-            Unit = visit.TrayUnit,
-            LowerMm = reading.LowerMm,
-            UpperMm = reading.UpperMm,
-            EstimateMm = reading.EstimateMm,
-            UncertaintyMm = reading.StandardUncertaintyMm,
-            Who = visit.Who,
-            At = at,
-            KeptAt = at,
-        };
-        visit.Readings.Add(row);
-        return row;
+        draft.Keep(reading, true);
+        return Length.Parse(Text(felt, unit), unit).Millimetres;
     }
 
     private static string Text(double mm, LengthUnit unit) => unit == LengthUnit.Thou
         ? (Math.Round(mm / 0.0254 * 2) / 2).ToString("0.#", CultureInfo.InvariantCulture)
         : mm.ToString("0.00", CultureInfo.InvariantCulture);
 
-    private void Sign(OverheadRow visit, int minutes)
+    private void Sign(DemoVisit visit, string? remark)
     {
-        visit.Ticked = [.. Cautions.MakeSafe(Engine.Machine).Select(c => c.Key), "condition", .. Cautions.CloseUp().Select(c => c.Key)];
-        visit.SignedBy = visit.Who;
-        visit.SignedAt = visit.StartedAt.AddMinutes(60 + minutes);
+        visit.Draft.Tick(Cautions.CloseUp().Select(c => c.Key));
+        visit.Draft.At = visit.Draft.At.AddMinutes(40);
+        visit.Draft.Sign(remark);
     }
 }
+
+/// <summary>One visit of the demo.</summary>
+internal sealed record DemoVisit(VisitDraft Draft, SpecRevisionRow Revision, LengthUnit Unit);

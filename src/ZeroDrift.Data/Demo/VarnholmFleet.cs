@@ -1,10 +1,16 @@
-using ZeroDrift.Core.Overheads;
+using ZeroDrift.Core.Engines;
 
 namespace ZeroDrift.Data.Demo;
 
 /// <summary>One engine of the demo and what is told about it.</summary>
 internal sealed record DemoEngine(string Name, string TypeCode, MachineKind Machine, string Site, double HoursPerDay, double StartHours)
 {
+    /// <summary>The machine it sits in; several engines may share one.</summary>
+    public string MachineName { get; init; } = Name.Split(" · ")[0];
+
+    /// <summary>Of the invented maker's plate.</summary>
+    public string SerialNumber => $"{TypeCode.Replace("-", "", StringComparison.Ordinal)}-{Math.Abs(Name.Sum(c => c * 31)) % 9000 + 1000}";
+
     /// <summary>January first.</summary>
     public double[]? Season { get; init; }
 

@@ -1,5 +1,4 @@
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Turning;
 using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Data.Demo;
@@ -67,7 +66,7 @@ internal static class VarnholmTypes
             FirstCheckHours = book.FirstCheck,
             BreakInHours = book.FirstCheck * 0.8,
             JobHours = jobHours,
-            Points = [.. points.Select((p, i) => new LashPointRow { Id = DemoIds.For($"point/{code}/{p.Label}"), EngineTypeId = id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = p.Adjuster, Bank = p.Bank, Along = p.Along, Order = i })],
+            Points = [.. points.Select((p, i) => new LashPointRow { Id = DemoIds.For($"point/{code}/{p.Label}"), EngineTypeId = id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = HeadLayout.For(p.Kind, adjuster), Bank = p.Bank, Along = p.Along, Order = i })],
             Revisions = [Revision(code, older is null ? "A" : "B", older ?? lines, today.AddYears(-9), $"{code} workshop manual")],
         };
         if (older is not null) type.Revisions.Add(Revision(code, "C", lines, today.AddMonths(-26), $"{code} service bulletin 14"));

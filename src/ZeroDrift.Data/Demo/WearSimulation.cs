@@ -46,13 +46,13 @@ public sealed class WearSimulation(int seed)
     public static double RateSpread(LashKind kind) => kind == LashKind.Exhaust ? 0.0018 : 0.001;
 
     /// <summary>A new point, set near its figure.</summary>
-    public WearingPoint NewPoint(LashKind kind, ClearanceSpec spec, double scale = 1) =>
+    public WearingPoint NewPoint(LashKind kind, Demand.Gap spec, double scale = 1) =>
         new(Landed(spec), (MeanRate(kind) + RateSpread(kind) * Gaussian()) * scale);
 
     /// <summary>Where a mechanic lands when setting to the figure.</summary>
-    public double Landed(ClearanceSpec spec)
+    public double Landed(Demand.Gap spec)
     {
-        var gap = spec.SetMm + 0.006 * Gaussian();
+        var gap = spec.AimMm + 0.006 * Gaussian();
         return Math.Clamp(gap, spec.Window.MinMm + 0.006, spec.Window.MaxMm - 0.006);
     }
 

@@ -1,8 +1,5 @@
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Lengths;
-using ZeroDrift.Core.Turning;
 using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Data.Mapping;
@@ -10,38 +7,38 @@ namespace ZeroDrift.Data.Mapping;
 /// <summary>From stored engine types to the core's.</summary>
 public static class TypeMapping
 {
-    /// <summary>The core's view of a type, judged by one revision.</summary>
-    public static EngineType ToCore(this EngineTypeRow row, SpecRevisionRow? revision, FleetRow fleet) => new()
+    /// <summary>The core's view of a type, without its figures.</summary>
+    public static EngineType ToCore(this EngineTypeRow row) => new()
     {
         Order = FiringOrder.Parse(row.FiringOrder, row.Cycle, row.FiringAnglesDeg),
         Timing = row.Timing ?? ValveTiming.Unknown,
         RampGuardDeg = row.RampGuardDeg,
-        Points = [.. row.Points.OrderBy(p => p.Order).Select(ToCore)],
-        Specs = Specs(revision?.Lines ?? [], fleet),
-        Condition = revision?.Condition ?? SpecCondition.Cold,
-        Screw = row.PitchMm is { } pitch ? new AdjustingScrew(pitch, row.ClearancePerTravel, row.ClockwiseCloses) : null,
+        Points = [.. row.Points.OrderBy(p => p.Order).Select(p => p.ToCore(row.Figures()))],
         Method = row.Method,
         BookStops = [.. row.BookStops.Select(stop => new BookStop(stop.CrankDeg, [.. stop.Points.Select(ParseRef)]))],
     };
 
-    public static LashPoint ToCore(this LashPointRow row) => new(row.Label, row.Cylinder, row.Kind, row.Place, row.Adjuster, row.Bank, row.Along);
+    /// <summary>What its adjusters are made of.</summary>
+    public static AdjusterFigures Figures(this EngineTypeRow row) => new(row.PitchMm, row.ClearancePerTravel, row.ClockwiseCloses, row.ShimSizesMm, row.ShimPerClearance, row.TravelTurns, row.SelfLocking);
+
+    public static LashPoint ToCore(this LashPointRow row, AdjusterFigures figures) =>
+        new(row.Label, row.Cylinder, row.Kind, row.Place, row.Adjuster.With(figures), row.Bank, row.Along, row.Adjuster == AdjusterKind.BridgeScrew ? new Bridge(false) : null);
 
     /// <summary>The revision in force on a day: the latest dated on or before it, else the earliest there is.</summary>
-    public static SpecRevisionRow? InForce(this EngineTypeRow row, DateOnly day) =>
-        row.Revisions.Where(r => r.Date <= day).MaxBy(r => r.Date) ?? row.Revisions.MinBy(r => r.Date);
+    public static SpecRevisionRow? InForce(this EngineTypeRow row, DateOnly day) => InForce(row.Revisions, day);
 
-    /// <summary>The figures of a revision by kind; the fleet's tolerance is added to single figures.</summary>
-    /// <exception cref="BadInputException">A line that is no figure, or no window.</exception>
-    public static IReadOnlyDictionary<LashKind, ClearanceSpec> Specs(IEnumerable<SpecLineRow> lines, FleetRow fleet)
+    /// <summary>The revision in force in each condition, the usual condition first.</summary>
+    public static IReadOnlyList<SpecRevisionRow> InForceByCondition(this EngineTypeRow row, DateOnly day)
     {
-        var specs = new Dictionary<LashKind, ClearanceSpec>();
-        foreach (var line in lines)
-        {
-            var unit = Length.ParseUnit(line.Unit);
-            if (!specs.TryAdd(line.Kind, Spec(line, unit, fleet)))
-                throw new BadInputException("specs", $"The {line.Kind.Word()} figure is given twice; give each kind once.");
-        }
-        return specs;
+        var usual = row.InForce(day)?.Condition;
+        return [.. row.Revisions.GroupBy(r => r.Condition).OrderBy(g => g.Key == usual ? 0 : 1).Select(g => InForce(g, day)!)];
+    }
+
+    private static SpecRevisionRow? InForce(IEnumerable<SpecRevisionRow> revisions, DateOnly day)
+    {
+        // Of two of one day the cold one is the usual.
+        var sorted = revisions.OrderBy(r => r.Date).ThenByDescending(r => r.Condition).ToList();
+        return sorted.FindLast(r => r.Date <= day) ?? sorted.FirstOrDefault();
     }
 
     /// <summary>4E, 12I: a cylinder and a kind.</summary>
@@ -52,13 +49,5 @@ public static class TypeMapping
         if (kind is null || !int.TryParse(trimmed[..^1], out var cylinder))
             throw new BadInputException("bookStops", $"'{text}' is not a point; write the cylinder and I, E, J or B, such as 4E.");
         return new LashRef(cylinder, kind.Value);
-    }
-
-    private static ClearanceSpec Spec(SpecLineRow line, LengthUnit unit, FleetRow fleet)
-    {
-        if (!string.IsNullOrWhiteSpace(line.Single))
-            return ClearanceSpec.OfSingleFigure(Length.Parse(line.Single, unit, "single").Millimetres, fleet.ToleranceTightMm, fleet.ToleranceLooseMm);
-        var set = string.IsNullOrWhiteSpace(line.Set) ? (double?)null : Length.Parse(line.Set, unit, "set").Millimetres;
-        return ClearanceSpec.OfWindow(Length.Parse(line.Min, unit, "min").Millimetres, Length.Parse(line.Max, unit, "max").Millimetres, set);
     }
 }

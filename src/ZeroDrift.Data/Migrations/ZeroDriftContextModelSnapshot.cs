@@ -17,35 +17,122 @@ namespace ZeroDrift.Data.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.10");
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.BlobRow", b =>
+                {
+                    b.Property<string>("Hash")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Content")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("ContentType")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("ReceivedAt")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Hash");
+
+                    b.ToTable("Blobs");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ChangeRow", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Subject")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("SubjectId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Who")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("SubjectId", "Id");
+
+                    b.ToTable("Changes");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ContextRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Content")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("EngineId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime>("GivenAt")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("EngineId");
+
+                    b.ToTable("Contexts");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.EngineRow", b =>
                 {
-                    b.Property<Guid>("Id")
+                    b.Property<byte[]>("Id")
                         .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime?>("ArchivedAt")
                         .HasColumnType("TEXT");
 
                     b.Property<double>("DutyHoursPerDay")
                         .HasColumnType("REAL");
 
-                    b.Property<Guid>("EngineTypeId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Machine")
+                    b.Property<byte[]>("EngineTypeId")
                         .IsRequired()
-                        .HasColumnType("TEXT");
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("MachineId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
 
                     b.PrimitiveCollection<string>("MonthlyWeights")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Name")
                         .IsRequired()
-                        .HasColumnType("TEXT")
-                        .UseCollation("NOCASE");
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("NameKey")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Rating")
+                        .HasColumnType("TEXT");
 
                     b.Property<string>("Remark")
                         .HasColumnType("TEXT");
 
-                    b.Property<string>("Site")
-                        .IsRequired()
+                    b.Property<string>("SerialNumber")
                         .HasColumnType("TEXT");
 
                     b.Property<int>("Version")
@@ -56,20 +143,28 @@ namespace ZeroDrift.Data.Migrations
 
                     b.HasIndex("EngineTypeId");
 
-                    b.HasIndex("Name")
+                    b.HasIndex("MachineId");
+
+                    b.HasIndex("NameKey")
                         .IsUnique();
 
-                    b.ToTable("Engines");
+                    b.ToTable("Engines", t =>
+                        {
+                            t.HasCheckConstraint("CK_Engines_Duty", "DutyHoursPerDay >= 0 AND DutyHoursPerDay <= 24");
+                        });
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.EngineTypeRow", b =>
                 {
-                    b.Property<Guid>("Id")
+                    b.Property<byte[]>("Id")
                         .ValueGeneratedOnAdd()
-                        .HasColumnType("TEXT");
+                        .HasColumnType("BLOB");
 
                     b.Property<string>("Adjuster")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime?>("ArchivedAt")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Banks")
@@ -97,12 +192,17 @@ namespace ZeroDrift.Data.Migrations
 
                     b.Property<string>("Code")
                         .IsRequired()
-                        .HasColumnType("TEXT")
-                        .UseCollation("NOCASE");
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("ColdMaxC")
+                        .HasColumnType("REAL");
 
                     b.Property<string>("Cycle")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<double?>("DialConversion")
+                        .HasColumnType("REAL");
 
                     b.PrimitiveCollection<string>("FiringAnglesDeg")
                         .HasColumnType("TEXT");
@@ -129,6 +229,10 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("NameKey")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<double?>("PitchMm")
                         .HasColumnType("REAL");
 
@@ -139,7 +243,19 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<bool>("SelfLocking")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("ShimPerClearance")
+                        .HasColumnType("REAL");
+
+                    b.PrimitiveCollection<string>("ShimSizesMm")
+                        .HasColumnType("TEXT");
+
                     b.Property<double>("ToolTurnsPerCrankTurn")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("TravelTurns")
                         .HasColumnType("REAL");
 
                     b.Property<int>("Version")
@@ -148,10 +264,43 @@ namespace ZeroDrift.Data.Migrations
 
                     b.HasKey("Id");
 
-                    b.HasIndex("Code")
+                    b.HasIndex("NameKey")
                         .IsUnique();
 
-                    b.ToTable("EngineTypes");
+                    b.ToTable("EngineTypes", t =>
+                        {
+                            t.HasCheckConstraint("CK_EngineTypes_Pitch", "PitchMm IS NULL OR (PitchMm > 0 AND PitchMm <= 10)");
+                        });
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.EntryRow", b =>
+                {
+                    b.Property<long>("VisitKey")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Sequence")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Content")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Id")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime>("ReceivedAt")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("VisitKey", "Sequence");
+
+                    b.HasIndex("VisitKey", "Id")
+                        .IsUnique();
+
+                    b.ToTable("Entries", t =>
+                        {
+                            t.HasCheckConstraint("CK_Entries_Sequence", "Sequence >= 1");
+                        });
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.FleetRow", b =>
@@ -171,10 +320,10 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
-                    b.Property<double>("ToleranceLooseMm")
+                    b.Property<double?>("ToleranceLooseMm")
                         .HasColumnType("REAL");
 
-                    b.Property<double>("ToleranceTightMm")
+                    b.Property<double?>("ToleranceTightMm")
                         .HasColumnType("REAL");
 
                     b.HasKey("Id");
@@ -182,11 +331,36 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("Fleet");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.GroupRow", b =>
+                {
+                    b.Property<byte[]>("EngineTypeId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Kind")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("Mean")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("TauSquared")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("VarianceOfMean")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("VarianceOfTauSquared")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("EngineTypeId", "Kind");
+
+                    b.ToTable("Groups");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.LashPointRow", b =>
                 {
-                    b.Property<Guid>("Id")
+                    b.Property<byte[]>("Id")
                         .ValueGeneratedOnAdd()
-                        .HasColumnType("TEXT");
+                        .HasColumnType("BLOB");
 
                     b.Property<string>("Adjuster")
                         .IsRequired()
@@ -201,8 +375,9 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<int>("Cylinder")
                         .HasColumnType("INTEGER");
 
-                    b.Property<Guid>("EngineTypeId")
-                        .HasColumnType("TEXT");
+                    b.Property<byte[]>("EngineTypeId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
 
                     b.Property<string>("Kind")
                         .IsRequired()
@@ -226,215 +401,316 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("LashPoints");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.MachineRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime?>("ArchivedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("NameKey")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Registration")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("SiteId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("NameKey")
+                        .IsUnique();
+
+                    b.HasIndex("SiteId");
+
+                    b.ToTable("Machines");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.MarkRow", b =>
+                {
+                    b.Property<byte[]>("EngineId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Name")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("CrankDeg")
+                        .HasColumnType("REAL");
+
+                    b.Property<bool>("Trap")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("VisitKey")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("EngineId", "Name");
+
+                    b.ToTable("Marks");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.MeterReadingRow", b =>
                 {
-                    b.Property<Guid>("Id")
+                    b.Property<long>("Sequence")
                         .ValueGeneratedOnAdd()
-                        .HasColumnType("TEXT");
+                        .HasColumnType("INTEGER");
 
                     b.Property<DateOnly>("Date")
                         .HasColumnType("TEXT");
 
-                    b.Property<Guid>("EngineId")
-                        .HasColumnType("TEXT");
+                    b.Property<byte[]>("EngineId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("Id")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
 
                     b.Property<double?>("NewMeterShows")
                         .HasColumnType("REAL");
 
+                    b.Property<byte[]>("PersonId")
+                        .HasColumnType("BLOB");
+
                     b.Property<string>("Remark")
                         .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("ReplacesId")
+                        .HasColumnType("BLOB");
 
                     b.Property<double>("ShownHours")
                         .HasColumnType("REAL");
 
-                    b.Property<string>("Who")
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("Id");
-
-                    b.HasIndex("EngineId", "Date");
-
-                    b.ToTable("MeterReadings");
-                });
-
-            modelBuilder.Entity("ZeroDrift.Data.Model.OverheadRow", b =>
-                {
-                    b.Property<Guid>("Id")
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Answer")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Blades")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Condition")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<DateOnly>("Date")
-                        .HasColumnType("TEXT");
-
-                    b.Property<Guid>("EngineId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<double?>("EngineTemperatureC")
-                        .HasColumnType("REAL");
-
-                    b.Property<string>("ImportKey")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Job")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("MeasuringMethod")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Method")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Remark")
-                        .HasColumnType("TEXT");
-
-                    b.Property<double>("ShownHours")
-                        .HasColumnType("REAL");
-
-                    b.Property<DateTime?>("SignedAt")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("SignedBy")
-                        .HasColumnType("TEXT");
-
-                    b.Property<Guid>("SpecRevisionId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<DateTime>("StartedAt")
-                        .HasColumnType("TEXT");
-
-                    b.PrimitiveCollection<string>("StopsProved")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.PrimitiveCollection<string>("Ticked")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<double>("TotalHours")
-                        .HasColumnType("REAL");
-
-                    b.PrimitiveCollection<string>("TrayBlades")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("TrayUnit")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<int>("Version")
-                        .IsConcurrencyToken()
-                        .HasColumnType("INTEGER");
+                    b.Property<byte[]>("VisitId")
+                        .HasColumnType("BLOB");
 
                     b.Property<string>("Who")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.HasKey("Id");
-
-                    b.HasIndex("ImportKey")
-                        .IsUnique();
-
-                    b.HasIndex("SpecRevisionId");
-
-                    b.HasIndex("EngineId", "TotalHours");
-
-                    b.ToTable("Overheads");
-                });
-
-            modelBuilder.Entity("ZeroDrift.Data.Model.ReadingRow", b =>
-                {
-                    b.Property<Guid>("Id")
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("TEXT");
-
-                    b.Property<DateTime>("At")
-                        .HasColumnType("TEXT");
-
-                    b.Property<bool>("ByTheBook")
-                        .HasColumnType("INTEGER");
-
-                    b.Property<Guid?>("CorrectsId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<double?>("EstimateMm")
-                        .HasColumnType("REAL");
-
-                    b.Property<DateTime?>("KeptAt")
-                        .HasColumnType("TEXT");
-
-                    b.Property<double?>("LowerMm")
-                        .HasColumnType("REAL");
-
-                    b.Property<Guid>("OverheadId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<Guid>("PointId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Remark")
-                        .HasColumnType("TEXT");
-
-                    b.Property<string>("Stage")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<double?>("UncertaintyMm")
-                        .HasColumnType("REAL");
-
-                    b.Property<string>("Unit")
-                        .IsRequired()
-                        .HasColumnType("TEXT");
-
-                    b.Property<double?>("UpperMm")
-                        .HasColumnType("REAL");
-
-                    b.Property<int>("Version")
-                        .IsConcurrencyToken()
-                        .HasColumnType("INTEGER");
-
-                    b.Property<string>("Who")
-                        .IsRequired()
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Why")
                         .HasColumnType("TEXT");
 
-                    b.Property<string>("Written")
+                    b.Property<bool>("Withdrawn")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Sequence");
+
+                    b.HasIndex("Id")
+                        .IsUnique();
+
+                    b.HasIndex("ReplacesId")
+                        .IsUnique();
+
+                    b.HasIndex("VisitId")
+                        .IsUnique()
+                        .HasFilter("VisitId IS NOT NULL AND Withdrawn = 0");
+
+                    b.HasIndex("EngineId", "Date", "Sequence");
+
+                    b.ToTable("MeterReadings", t =>
+                        {
+                            t.HasCheckConstraint("CK_MeterReadings_Hours", "ShownHours >= 0 AND ShownHours <= 1000000");
+                        });
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.OutlookRow", b =>
+                {
+                    b.Property<byte[]>("EngineId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateOnly>("AsOf")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Content")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("EngineTypeId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Fingerprint")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Model")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Version")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("EngineId");
+
+                    b.HasIndex("EngineTypeId");
+
+                    b.ToTable("Outlooks");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.PersonRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime?>("ArchivedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Initials")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("NameKey")
+                        .IsRequired()
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");
 
-                    b.HasIndex("CorrectsId")
+                    b.HasIndex("NameKey")
                         .IsUnique();
 
-                    b.HasIndex("PointId");
+                    b.ToTable("People");
+                });
 
-                    b.HasIndex("OverheadId", "PointId", "Stage")
-                        .IsUnique()
-                        .HasFilter("CorrectsId IS NULL");
+            modelBuilder.Entity("ZeroDrift.Data.Model.ReadingRow", b =>
+                {
+                    b.Property<long>("VisitKey")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Point")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Stage")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("By")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<bool>("Dragged")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("EngineId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<double?>("EstimateMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("LeftWhy")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("LowerMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<bool>("PartChanged")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("ReadingId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<double?>("UncertaintyMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("UpperMm")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("VisitKey", "Point", "Stage");
+
+                    b.HasIndex("EngineId", "Point");
 
                     b.ToTable("Readings");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.RefusedEntryRow", b =>
+                {
+                    b.Property<byte[]>("VisitId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("Id")
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Code")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Content")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("ReceivedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Sentence")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("VisitId", "Id");
+
+                    b.ToTable("RefusedEntries");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.SiteRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime?>("ArchivedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("NameKey")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("TimeZone")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("NameKey")
+                        .IsUnique();
+
+                    b.ToTable("Sites");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.SpecRevisionRow", b =>
                 {
-                    b.Property<Guid>("Id")
+                    b.Property<byte[]>("Id")
                         .ValueGeneratedOnAdd()
-                        .HasColumnType("TEXT");
+                        .HasColumnType("BLOB");
 
                     b.Property<string>("Condition")
                         .IsRequired()
@@ -443,10 +719,15 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<DateOnly>("Date")
                         .HasColumnType("TEXT");
 
-                    b.Property<Guid>("EngineTypeId")
-                        .HasColumnType("TEXT");
+                    b.Property<byte[]>("EngineTypeId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
 
                     b.Property<string>("Revision")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("RevisionKey")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
@@ -456,10 +737,144 @@ namespace ZeroDrift.Data.Migrations
 
                     b.HasKey("Id");
 
-                    b.HasIndex("EngineTypeId", "Revision")
+                    b.HasIndex("EngineTypeId", "RevisionKey", "Condition")
                         .IsUnique();
 
                     b.ToTable("SpecRevisions");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.VisitRow", b =>
+                {
+                    b.Property<long>("Key")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("Bench")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Condition")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("ContextAsked")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("ContextId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Corrections")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateOnly>("Date")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("EngineId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<int>("Head")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("Id")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("ImportKey")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Job")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Measured")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("OpenedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("OpenedBy")
+                        .HasColumnType("BLOB");
+
+                    b.Property<int>("OutAsFound")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("OutOfTrend")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("OutOfTrendBecause")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("PointCount")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Remark")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Revision")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("SetCount")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("ShownHours")
+                        .HasColumnType("REAL");
+
+                    b.Property<DateTime?>("SignedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("SignedBy")
+                        .HasColumnType("BLOB");
+
+                    b.Property<bool>("StartsClock")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("TotalHours")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Worst")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("WorstMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("WorstState")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Key");
+
+                    b.HasIndex("ContextId");
+
+                    b.HasIndex("EngineId")
+                        .IsUnique()
+                        .HasDatabaseName("IX_Visits_Open")
+                        .HasFilter("State = 'Open'");
+
+                    b.HasIndex("Id")
+                        .IsUnique();
+
+                    b.HasIndex("ImportKey")
+                        .IsUnique();
+
+                    b.HasIndex("EngineId", "TotalHours");
+
+                    b.ToTable("Visits", t =>
+                        {
+                            t.HasCheckConstraint("CK_Visits_Hours", "ShownHours IS NULL OR (ShownHours >= 0 AND ShownHours <= 1000000)");
+                        });
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ContextRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.EngineRow", null)
+                        .WithMany()
+                        .HasForeignKey("EngineId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.EngineRow", b =>
@@ -470,15 +885,23 @@ namespace ZeroDrift.Data.Migrations
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
 
+                    b.HasOne("ZeroDrift.Data.Model.MachineRow", "Machine")
+                        .WithMany()
+                        .HasForeignKey("MachineId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
                     b.Navigation("EngineType");
+
+                    b.Navigation("Machine");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.EngineTypeRow", b =>
                 {
                     b.OwnsOne("ZeroDrift.Core.Engines.ValveTiming", "Timing", b1 =>
                         {
-                            b1.Property<Guid>("EngineTypeRowId")
-                                .HasColumnType("TEXT");
+                            b1.Property<byte[]>("EngineTypeRowId")
+                                .HasColumnType("BLOB");
 
                             b1.Property<double>("EvcAtdc")
                                 .HasColumnType("REAL");
@@ -502,7 +925,7 @@ namespace ZeroDrift.Data.Migrations
 
                     b.OwnsMany("ZeroDrift.Data.Model.BookStopRow", "BookStops", b1 =>
                         {
-                            b1.Property<Guid>("EngineTypeRowId");
+                            b1.Property<byte[]>("EngineTypeRowId");
 
                             b1.Property<int>("__synthesizedOrdinal")
                                 .ValueGeneratedOnAddOrUpdate();
@@ -529,13 +952,33 @@ namespace ZeroDrift.Data.Migrations
                     b.Navigation("Timing");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.EntryRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.VisitRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitKey")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.LashPointRow", b =>
                 {
                     b.HasOne("ZeroDrift.Data.Model.EngineTypeRow", null)
                         .WithMany("Points")
                         .HasForeignKey("EngineTypeId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.MachineRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.SiteRow", "Site")
+                        .WithMany()
+                        .HasForeignKey("SiteId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
+                    b.Navigation("Site");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.MeterReadingRow", b =>
@@ -543,67 +986,26 @@ namespace ZeroDrift.Data.Migrations
                     b.HasOne("ZeroDrift.Data.Model.EngineRow", null)
                         .WithMany("MeterReadings")
                         .HasForeignKey("EngineId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
-            modelBuilder.Entity("ZeroDrift.Data.Model.OverheadRow", b =>
+            modelBuilder.Entity("ZeroDrift.Data.Model.OutlookRow", b =>
                 {
-                    b.HasOne("ZeroDrift.Data.Model.EngineRow", "Engine")
-                        .WithMany("Overheads")
-                        .HasForeignKey("EngineId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-
-                    b.HasOne("ZeroDrift.Data.Model.SpecRevisionRow", null)
-                        .WithMany()
-                        .HasForeignKey("SpecRevisionId")
+                    b.HasOne("ZeroDrift.Data.Model.EngineRow", null)
+                        .WithOne()
+                        .HasForeignKey("ZeroDrift.Data.Model.OutlookRow", "EngineId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
-
-                    b.Navigation("Engine");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.ReadingRow", b =>
                 {
-                    b.HasOne("ZeroDrift.Data.Model.OverheadRow", null)
+                    b.HasOne("ZeroDrift.Data.Model.VisitRow", null)
                         .WithMany("Readings")
-                        .HasForeignKey("OverheadId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-
-                    b.HasOne("ZeroDrift.Data.Model.LashPointRow", null)
-                        .WithMany()
-                        .HasForeignKey("PointId")
+                        .HasForeignKey("VisitKey")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
-
-                    b.OwnsMany("ZeroDrift.Data.Model.TrialRow", "Trials", b1 =>
-                        {
-                            b1.Property<Guid>("ReadingRowId");
-
-                            b1.Property<int>("__synthesizedOrdinal")
-                                .ValueGeneratedOnAddOrUpdate();
-
-                            b1.PrimitiveCollection<string>("Blades")
-                                .IsRequired();
-
-                            b1.Property<string>("Feel")
-                                .IsRequired();
-
-                            b1.HasKey("ReadingRowId", "__synthesizedOrdinal");
-
-                            b1.ToTable("Readings");
-
-                            b1
-                                .ToJson("Trials")
-                                .HasColumnType("TEXT");
-
-                            b1.WithOwner()
-                                .HasForeignKey("ReadingRowId");
-                        });
-
-                    b.Navigation("Trials");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.SpecRevisionRow", b =>
@@ -611,29 +1013,47 @@ namespace ZeroDrift.Data.Migrations
                     b.HasOne("ZeroDrift.Data.Model.EngineTypeRow", null)
                         .WithMany("Revisions")
                         .HasForeignKey("EngineTypeId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
 
                     b.OwnsMany("ZeroDrift.Data.Model.SpecLineRow", "Lines", b1 =>
                         {
-                            b1.Property<Guid>("SpecRevisionRowId");
+                            b1.Property<byte[]>("SpecRevisionRowId");
 
                             b1.Property<int>("__synthesizedOrdinal")
                                 .ValueGeneratedOnAddOrUpdate();
 
+                            b1.Property<double?>("Fraction");
+
+                            b1.Property<string>("Go");
+
+                            b1.Property<double?>("HeightMm");
+
                             b1.Property<string>("Kind")
                                 .IsRequired();
+
+                            b1.Property<string>("LooseSide");
 
                             b1.Property<string>("Max");
 
                             b1.Property<string>("Min");
 
+                            b1.Property<string>("NoGo");
+
                             b1.Property<string>("Set");
 
                             b1.Property<string>("Single");
 
+                            b1.Property<string>("TightSide");
+
+                            b1.Property<double?>("TorqueNm");
+
+                            b1.Property<double?>("Turns");
+
                             b1.Property<string>("Unit")
                                 .IsRequired();
+
+                            b1.Property<bool>("Zero");
 
                             b1.HasKey("SpecRevisionRowId", "__synthesizedOrdinal");
 
@@ -650,11 +1070,26 @@ namespace ZeroDrift.Data.Migrations
                     b.Navigation("Lines");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.VisitRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.ContextRow", null)
+                        .WithMany()
+                        .HasForeignKey("ContextId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
+                    b.HasOne("ZeroDrift.Data.Model.EngineRow", "Engine")
+                        .WithMany()
+                        .HasForeignKey("EngineId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
+                    b.Navigation("Engine");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.EngineRow", b =>
                 {
                     b.Navigation("MeterReadings");
-
-                    b.Navigation("Overheads");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.EngineTypeRow", b =>
@@ -664,7 +1099,7 @@ namespace ZeroDrift.Data.Migrations
                     b.Navigation("Revisions");
                 });
 
-            modelBuilder.Entity("ZeroDrift.Data.Model.OverheadRow", b =>
+            modelBuilder.Entity("ZeroDrift.Data.Model.VisitRow", b =>
                 {
                     b.Navigation("Readings");
                 });

@@ -1,16 +1,17 @@
-using ZeroDrift.Core.Overheads;
-
 namespace ZeroDrift.Data.Model;
 
-/// <summary>One engine of the fleet.</summary>
-public sealed class EngineRow
+/// <summary>One engine. Its history follows it, by its serial number, from machine to machine.</summary>
+public sealed class EngineRow : INamed
 {
     public Guid Id { get; set; }
     public required string Name { get; set; }
-    public MachineKind Machine { get; set; }
-    public required string Site { get; set; }
+    public string NameKey { get; set; } = "";
+    public Guid MachineId { get; set; }
+    public MachineRow? Machine { get; set; }
     public Guid EngineTypeId { get; set; }
     public EngineTypeRow? EngineType { get; set; }
+    public string? SerialNumber { get; set; }
+    public string? Rating { get; set; }
 
     /// <summary>Duty class default, used until the meter has been read often enough.</summary>
     public double DutyHoursPerDay { get; set; }
@@ -18,20 +19,8 @@ public sealed class EngineRow
     /// <summary>Twelve weights, January first; null for use all year.</summary>
     public List<double>? MonthlyWeights { get; set; }
     public string? Remark { get; set; }
+    public DateTime? ArchivedAt { get; set; }
     public int Version { get; set; } = 1;
 
     public List<MeterReadingRow> MeterReadings { get; set; } = [];
-    public List<OverheadRow> Overheads { get; set; } = [];
-}
-
-/// <summary>One look at the hour meter. Never changed; a wrong one is followed by a meter change.</summary>
-public sealed class MeterReadingRow
-{
-    public Guid Id { get; set; }
-    public Guid EngineId { get; set; }
-    public DateOnly Date { get; set; }
-    public double ShownHours { get; set; }
-    public double? NewMeterShows { get; set; }
-    public string? Who { get; set; }
-    public string? Remark { get; set; }
 }

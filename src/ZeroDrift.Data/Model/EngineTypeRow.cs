@@ -1,13 +1,16 @@
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Turning;
 
 namespace ZeroDrift.Data.Model;
 
 /// <summary>An engine type of the book.</summary>
-public sealed class EngineTypeRow
+public sealed class EngineTypeRow : INamed
 {
     public Guid Id { get; set; }
     public required string Code { get; set; }
+
+    /// <summary>A type is told from others by its code.</summary>
+    public string NameKey { get; set; } = "";
+    string INamed.Name => Code;
     public required string Name { get; set; }
     public EngineCycle Cycle { get; set; }
 
@@ -19,7 +22,7 @@ public sealed class EngineTypeRow
 
     /// <summary>Null where the book does not give it: the safe defaults stand in.</summary>
     public ValveTiming? Timing { get; set; }
-    public double RampGuardDeg { get; set; } = TurningEngine.DefaultRampGuardDeg;
+    public double RampGuardDeg { get; set; } = ValveTiming.DefaultRampGuardDeg;
 
     /// <summary>As typed: cylinders of each bank from the front, banks parted by /.</summary>
     public required string Banks { get; set; }
@@ -30,6 +33,16 @@ public sealed class EngineTypeRow
     public double? PitchMm { get; set; }
     public double ClearancePerTravel { get; set; } = 1;
     public bool ClockwiseCloses { get; set; } = true;
+    public List<double>? ShimSizesMm { get; set; }
+    public double ShimPerClearance { get; set; } = 1;
+    public double? TravelTurns { get; set; }
+    public bool SelfLocking { get; set; }
+
+    /// <summary>Warmer than this is not cold, °C.</summary>
+    public double ColdMaxC { get; set; } = 40;
+
+    /// <summary>Clearance per dial travel.</summary>
+    public double? DialConversion { get; set; }
     public TurningMethod Method { get; set; }
     public List<BookStopRow> BookStops { get; set; } = [];
 
@@ -42,6 +55,7 @@ public sealed class EngineTypeRow
     public double? FirstCheckHours { get; set; }
     public double BreakInHours { get; set; }
     public double JobHours { get; set; } = 4;
+    public DateTime? ArchivedAt { get; set; }
     public int Version { get; set; } = 1;
 
     public List<LashPointRow> Points { get; set; } = [];
@@ -80,6 +94,9 @@ public sealed class SpecRevisionRow
     public Guid Id { get; set; }
     public Guid EngineTypeId { get; set; }
     public required string Revision { get; set; }
+
+    /// <summary>Its name, spelling aside.</summary>
+    public string RevisionKey { get; set; } = "";
     public required string Source { get; set; }
     public DateOnly Date { get; set; }
     public SpecCondition Condition { get; set; }
@@ -96,5 +113,22 @@ public sealed class SpecLineRow
 
     /// <summary>One figure without a window: the fleet's tolerance is added.</summary>
     public string? Single { get; set; }
+
+    /// <summary>Tolerances of a single figure, where the line gives them.</summary>
+    public string? TightSide { get; set; }
+    public string? LooseSide { get; set; }
+
+    /// <summary>A pair of blades: this one goes, that one does not.</summary>
+    public string? Go { get; set; }
+    public string? NoGo { get; set; }
+
+    /// <summary>Zero lash, no gap and no preload.</summary>
+    public bool Zero { get; set; }
+
+    /// <summary>Turns past contact, a fraction of the travel, a height in mm or a torque in Nm.</summary>
+    public double? Turns { get; set; }
+    public double? Fraction { get; set; }
+    public double? HeightMm { get; set; }
+    public double? TorqueNm { get; set; }
     public required string Unit { get; set; }
 }

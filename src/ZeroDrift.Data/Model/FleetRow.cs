@@ -7,8 +7,8 @@ public sealed class FleetRow
     public string Name { get; set; } = "My fleet";
     public double Risk { get; set; } = 0.05;
 
-    /// <summary>Added to a book's single figure; wider on the loose side.</summary>
-    public double ToleranceTightMm { get; set; } = 0.03;
-    public double ToleranceLooseMm { get; set; } = 0.05;
+    /// <summary>Added to a book's single figure; null: 0.025 mm or 1 thou, by what the book speaks.</summary>
+    public double? ToleranceTightMm { get; set; }
+    public double? ToleranceLooseMm { get; set; }
     public string TimeZone { get; set; } = "UTC";
 }

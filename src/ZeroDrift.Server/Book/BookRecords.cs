@@ -1,11 +1,31 @@
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Turning;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Server.Calculators;
+using ZeroDrift.Contract.Calls;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Data.Mapping;
+using ZeroDrift.Core.Turning;
 
 namespace ZeroDrift.Server.Book;
 
-public sealed record SpecLineDto(LashKind? Kind, string? Min, string? Max, string? Set, string? Single, string? Unit);
+/// <summary>One kind's line, as the source writes it: a window, a single figure, two blades, zero, or an amount.</summary>
+public sealed record SpecLineDto
+{
+    public LashKind? Kind { get; init; }
+    public string? Min { get; init; }
+    public string? Max { get; init; }
+    public string? Set { get; init; }
+    public string? Single { get; init; }
+    public string? TightSide { get; init; }
+    public string? LooseSide { get; init; }
+    public string? Go { get; init; }
+    public string? NoGo { get; init; }
+    public bool? Zero { get; init; }
+    public double? Turns { get; init; }
+    public double? Fraction { get; init; }
+    public double? HeightMm { get; init; }
+    public double? TorqueNm { get; init; }
+    public string? Unit { get; init; }
+}
 
 public sealed record BookStopDto(double CrankDeg, IReadOnlyList<string>? Points);
 
@@ -26,6 +46,12 @@ public sealed record EngineTypeRequest
     public double? PitchMm { get; init; }
     public double? ClearancePerTravel { get; init; }
     public bool? ClockwiseCloses { get; init; }
+    public IReadOnlyList<double>? ShimSizesMm { get; init; }
+    public double? ShimPerClearance { get; init; }
+    public double? TravelTurns { get; init; }
+    public bool? SelfLocking { get; init; }
+    public double? ColdMaxC { get; init; }
+    public double? DialConversion { get; init; }
     public TurningMethod Method { get; init; }
     public IReadOnlyList<BookStopDto?>? BookStops { get; init; }
     public string? Rotation { get; init; }
@@ -43,7 +69,7 @@ public sealed record SpecRevisionRequest(string? Revision, string? Source, DateO
 
 public sealed record LashPointResponse(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, AdjusterKind Adjuster, int Bank, int Along);
 
-public sealed record SpecFiguresResponse(LashKind Kind, double MinMm, double MaxMm, double SetMm, bool FleetTolerance, string Written, string Unit);
+public sealed record SpecFiguresResponse(LashKind Kind, double? MinMm, double? MaxMm, double? SetMm, bool FleetTolerance, string Written, string Unit);
 
 public sealed record RevisionResponse(Guid Id, string Revision, string Source, DateOnly Date, SpecCondition Condition, bool InForce, IReadOnlyList<SpecFiguresResponse> Figures);
 
@@ -66,6 +92,14 @@ public sealed record EngineTypeResponse
     public double? PitchMm { get; init; }
     public required double ClearancePerTravel { get; init; }
     public required bool ClockwiseCloses { get; init; }
+    public IReadOnlyList<double>? ShimSizesMm { get; init; }
+    public required double ShimPerClearance { get; init; }
+    public double? TravelTurns { get; init; }
+    public required bool SelfLocking { get; init; }
+    public required double ColdMaxC { get; init; }
+    public double? DialConversion { get; init; }
+    public required bool Archived { get; init; }
+    public required int Version { get; init; }
     public required TurningMethod Method { get; init; }
     public required string Rotation { get; init; }
     public required string BarringTool { get; init; }
@@ -83,57 +117,28 @@ public sealed record EngineTypeResponse
 /// <summary>What a type being typed in would look like: its points and its turning plan.</summary>
 public sealed record TypePreviewResponse(IReadOnlyList<LashPointResponse> Points, TurningPlanResponse Plan, IReadOnlyList<SpecFiguresResponse> Figures);
 
-internal static class BookResponses
+/// <summary>What of a type may be edited; its points and firing order may not, since records stand on them.</summary>
+public sealed record EngineTypeChangeRequest
 {
-    public static EngineTypeResponse Of(EngineTypeRow row, FleetRow fleet, DateOnly today)
-    {
-        var inForce = row.InForceOn(today);
-        var core = Data.Mapping.TypeMapping.ToCore(row, inForce, fleet);
-        return new EngineTypeResponse
-        {
-            Id = row.Id,
-            Code = row.Code,
-            Name = row.Name,
-            Cycle = row.Cycle,
-            FiringOrder = core.Order.Cylinders,
-            FiringAnglesDeg = row.FiringAnglesDeg,
-            TimingKnown = row.Timing is not null,
-            Timing = core.Timing,
-            RampGuardDeg = row.RampGuardDeg,
-            Banks = row.Banks,
-            Layout = row.Layout,
-            Adjuster = row.Adjuster,
-            PitchMm = row.PitchMm,
-            ClearancePerTravel = row.ClearancePerTravel,
-            ClockwiseCloses = row.ClockwiseCloses,
-            Method = row.Method,
-            Rotation = row.Rotation,
-            BarringTool = row.BarringTool,
-            ToolTurnsPerCrankTurn = row.ToolTurnsPerCrankTurn,
-            BookHours = row.BookHours,
-            BookMonths = row.BookMonths,
-            FirstCheckHours = row.FirstCheckHours,
-            BreakInHours = row.BreakInHours,
-            JobHours = row.JobHours,
-            Points = Points(row),
-            Revisions = [.. row.Revisions.OrderByDescending(r => r.Date).Select(r => new RevisionResponse(r.Id, r.Revision, r.Source, r.Date, r.Condition, r.Id == inForce?.Id, Figures(r.Lines, fleet)))],
-            Plan = TurningPlanResponse.Of(core.Turning(), core.Plan()),
-        };
-    }
+    public string? Name { get; init; }
+    public TurningMethod? Method { get; init; }
+    public string? Rotation { get; init; }
+    public string? BarringTool { get; init; }
+    public double? ToolTurnsPerCrankTurn { get; init; }
+    public double? PitchMm { get; init; }
+    public double? ClearancePerTravel { get; init; }
+    public bool? ClockwiseCloses { get; init; }
+    public double? BookHours { get; init; }
+    public int? BookMonths { get; init; }
+    public double? FirstCheckHours { get; init; }
+    public double? BreakInHours { get; init; }
+    public double? JobHours { get; init; }
+    public double? ColdMaxC { get; init; }
+    public double? DialConversion { get; init; }
+    public bool? Archived { get; init; }
+    public string? Who { get; init; }
+    public string? Why { get; init; }
 
-    public static IReadOnlyList<LashPointResponse> Points(EngineTypeRow row) =>
-        [.. row.Points.OrderBy(p => p.Order).Select(p => new LashPointResponse(p.Id, p.Label, p.Cylinder, p.Kind, p.Place, p.Adjuster, p.Bank, p.Along))];
-
-    public static IReadOnlyList<SpecFiguresResponse> Figures(IReadOnlyList<SpecLineRow> lines, FleetRow fleet)
-    {
-        var specs = Data.Mapping.TypeMapping.Specs(lines, fleet);
-        return [.. lines.Select(line => new SpecFiguresResponse(line.Kind, specs[line.Kind].Window.MinMm, specs[line.Kind].Window.MaxMm, specs[line.Kind].SetMm, specs[line.Kind].FleetTolerance, Written(line), line.Unit))];
-    }
-
-    /// <summary>The figures as the source writes them.</summary>
-    public static string Written(SpecLineRow line) => line.Single is { Length: > 0 }
-        ? $"{line.Single} {line.Unit}, fleet's tolerance"
-        : $"{line.Min} – {line.Max}{(string.IsNullOrWhiteSpace(line.Set) ? "" : $", set {line.Set}")} {line.Unit}";
-
-    private static SpecRevisionRow? InForceOn(this EngineTypeRow row, DateOnly day) => Data.Mapping.TypeMapping.InForce(row, day);
+    /// <summary>The version this edit was made on.</summary>
+    public int? Version { get; init; }
 }

@@ -1,9 +1,10 @@
+using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Turning;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Server.Calculators;
+
 
 namespace ZeroDrift.Server.Book;
 
@@ -17,9 +18,9 @@ internal static class TypeFromRequest
         var t = request.Timing;
         var row = new EngineTypeRow
         {
-            Id = request.Id ?? Guid.CreateVersion7(),
-            Code = preview ? "preview" : Given.Text(request.Code, "code", "a short code for the type", 40),
-            Name = preview ? "preview" : Given.Text(request.Name, "name", "a name that says what the engine is", 120),
+            Id = Given.NewId(request.Id),
+            Code = preview ? "preview" : Given.Name(request.Code, "code", "a short code for the type", 40),
+            Name = preview ? "preview" : Given.Name(request.Name, "name", "a name that says what the engine is", 120),
             Cycle = request.Cycle,
             FiringOrder = order.ToString(),
             FiringAnglesDeg = request.FiringAnglesDeg is { Count: > 0 } angles ? [.. angles] : null,
@@ -29,13 +30,19 @@ internal static class TypeFromRequest
                     Given.Number(t.IvcAbdc, "timing.ivcAbdc", "when the intake closes"),
                     Given.Number(t.EvoBbdc, "timing.evoBbdc", "when the exhaust opens"),
                     Given.Number(t.EvcAtdc, "timing.evcAtdc", "when the exhaust closes")),
-            RampGuardDeg = request.RampGuardDeg ?? TurningEngine.DefaultRampGuardDeg,
+            RampGuardDeg = request.RampGuardDeg ?? ValveTiming.DefaultRampGuardDeg,
             Banks = string.IsNullOrWhiteSpace(request.Banks) ? string.Join(' ', order.Cylinders.Order()) : request.Banks.Trim(),
             Layout = request.Layout!.Trim().ToUpperInvariant(),
             Adjuster = request.Adjuster,
             PitchMm = Given.InRange(request.PitchMm, 0.1, 10, "pitchMm", "The screw's pitch"),
             ClearancePerTravel = Given.InRange(request.ClearancePerTravel, 0.05, 10, "clearancePerTravel", "The clearance per screw travel") ?? 1,
             ClockwiseCloses = request.ClockwiseCloses ?? true,
+            ShimSizesMm = Sizes(request.ShimSizesMm),
+            ShimPerClearance = Given.InRange(request.ShimPerClearance, 0.05, 10, "shimPerClearance", "The shim travel per clearance") ?? 1,
+            TravelTurns = Given.InRange(request.TravelTurns, 0.05, 100, "travelTurns", "The plunger travel in turns"),
+            SelfLocking = request.SelfLocking ?? false,
+            ColdMaxC = Given.InRange(request.ColdMaxC, 0, 100, "coldMaxC", "The warmest that counts as cold") ?? 40,
+            DialConversion = Given.InRange(request.DialConversion, 0.01, 10, "dialConversion", "The dial's conversion"),
             Method = request.Method,
             BookStops = [.. (request.BookStops ?? []).Select((stop, i) => stop is null
                 ? throw new BadInputException($"bookStops[{i}]", "Give the stop's crank angle and its points.")
@@ -49,34 +56,26 @@ internal static class TypeFromRequest
             BreakInHours = Given.InRange(request.BreakInHours, 0, 10_000, "breakInHours", "The break-in hours") ?? 0,
             JobHours = Given.InRange(request.JobHours, 0.25, 200, "jobHours", "The length of the job in hours") ?? 4,
         };
-        row.Points = [.. points.Select((p, i) => new LashPointRow { Id = Guid.CreateVersion7(), EngineTypeId = row.Id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = p.Adjuster, Bank = p.Bank, Along = p.Along, Order = i })];
+        row.Points = [.. points.Select((p, i) => new LashPointRow { Id = Guid.CreateVersion7(), EngineTypeId = row.Id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = HeadLayout.For(p.Kind, request.Adjuster), Bank = p.Bank, Along = p.Along, Order = i })];
         if (request.Spec is { } spec && (!preview || (spec.Lines ?? []).Any(Filled))) row.Revisions = [Revision(spec, row, fleet, today, preview)];
         if (!preview)
         {
-            if (row.Adjuster.IsScrew() && row.PitchMm is null) throw new BadInputException("pitchMm", "Give the screw's pitch in mm, so that a turn can be worked out; 1 mm and 1.25 mm are common.");
+            if (row.Adjuster.NeedsPitch() && row.PitchMm is null) throw new BadInputException("pitchMm", "Give the screw's pitch in mm, so that a turn can be worked out; 1 mm and 1.25 mm are common.");
             if (row.Revisions.Count == 0) throw new BadInputException("spec.lines", "Give the clearances with their source, so that a reading can be judged.");
         }
         // The plan is the proof: timing, method and book stops are checked by making it.
-        row.ToCore(row.Revisions.FirstOrDefault(), fleet).Plan();
+        row.ToCore().Plan();
         return row;
     }
 
     public static SpecRevisionRow Revision(SpecRevisionRequest spec, EngineTypeRow type, FleetRow fleet, DateOnly today, bool preview = false)
     {
-        var lines = (spec.Lines ?? []).Where(Filled).Select((line, i) => new SpecLineRow
-        {
-            Kind = line!.Kind ?? throw new BadInputException($"spec.lines[{i}].kind", "Say whether the figure is for intake or exhaust."),
-            Min = line.Min?.Trim(),
-            Max = line.Max?.Trim(),
-            Set = line.Set?.Trim(),
-            Single = line.Single?.Trim(),
-            Unit = Core.Lengths.Length.ParseUnit(line.Unit, $"spec.lines[{i}].unit") == Core.Lengths.LengthUnit.Thou ? "thou" : "mm",
-        }).ToList();
+        var lines = (spec.Lines ?? []).Where(Filled).Select((line, i) => Line(line!, $"spec.lines[{i}]")).ToList();
         var row = new SpecRevisionRow
         {
             Id = Guid.CreateVersion7(),
             EngineTypeId = type.Id,
-            Revision = preview ? "?" : Given.Text(spec.Revision, "spec.revision", "the revision, such as A", 20),
+            Revision = preview ? "?" : Given.Name(spec.Revision, "spec.revision", "the revision, such as A", 20),
             Source = preview ? "?" : Given.Text(spec.Source, "spec.source", "where the figures come from: plate, manual or bulletin", 200),
             Date = spec.Date ?? today,
             Condition = spec.Condition,
@@ -84,8 +83,10 @@ internal static class TypeFromRequest
         };
         try
         {
-            var specs = TypeMapping.Specs(lines, fleet);
-            var needed = type.Points.Select(p => p.Kind).Distinct().Where(k => k is LashKind.Intake or LashKind.Exhaust);
+            var specs = DemandMapping.Demands(lines, fleet);
+            var needed = type.Points.Where(p => p.Adjuster is not (AdjusterKind.HydraulicPreload or AdjusterKind.InjectorScrew)).Select(p => p.Kind).Distinct().Where(k => k is LashKind.Intake or LashKind.Exhaust);
+            foreach (var (kind, demand) in specs)
+                if (type.Points.Find(p => p.Kind == kind) is { } point) Fits(point.Adjuster.With(type.Figures()), demand);
             if (!preview && needed.FirstOrDefault(k => !specs.ContainsKey(k), (LashKind)(-1)) is var missing && (int)missing >= 0)
                 throw new BadInputException("lines", $"Give the {missing.Word()} clearance too.");
         }
@@ -96,5 +97,51 @@ internal static class TypeFromRequest
         return row;
     }
 
-    private static bool Filled(SpecLineDto? line) => line is not null && !(string.IsNullOrWhiteSpace(line.Min) && string.IsNullOrWhiteSpace(line.Max) && string.IsNullOrWhiteSpace(line.Single));
+    private static SpecLineRow Line(SpecLineDto line, string field) => new()
+    {
+        Kind = line.Kind ?? throw new BadInputException(field + ".kind", "Say whether the figure is for intake or exhaust."),
+        Min = line.Min?.Trim(),
+        Max = line.Max?.Trim(),
+        Set = line.Set?.Trim(),
+        Single = line.Single?.Trim(),
+        TightSide = line.TightSide?.Trim(),
+        LooseSide = line.LooseSide?.Trim(),
+        Go = line.Go?.Trim(),
+        NoGo = line.NoGo?.Trim(),
+        Zero = line.Zero ?? false,
+        Turns = Given.InRange(line.Turns, 0.01, 100, field + ".turns", "The preload in turns"),
+        Fraction = Given.InRange(line.Fraction, 0.01, 1, field + ".fraction", "The fraction of the travel"),
+        HeightMm = Given.InRange(line.HeightMm, 0.01, 500, field + ".heightMm", "The height"),
+        TorqueNm = Given.InRange(line.TorqueNm, 0.01, 1000, field + ".torqueNm", "The torque"),
+        Unit = line.Unit is null && IsAmount(line) ? "mm" : Core.Lengths.Length.ParseUnit(line.Unit, field + ".unit") == Core.Lengths.LengthUnit.Thou ? "thou" : "mm",
+    };
+
+    /// <summary>Whether an adjuster can meet a demand; the advice knows.</summary>
+    private static void Fits(Adjuster adjuster, Core.Judging.Demand demand)
+    {
+        try
+        {
+            Core.Setting.Advice.For(adjuster, demand, null);
+        }
+        catch (BadInputException bad) when (bad.Field == "demand")
+        {
+            throw new BadInputException("lines", bad.Message);
+        }
+        catch (BadInputException)
+        {
+            // The fitted shim or the travel is not known here; the pair itself is right.
+        }
+    }
+
+    private static List<double>? Sizes(IReadOnlyList<double>? sizes)
+    {
+        if (sizes is null || sizes.Count == 0) return null;
+        if (sizes.Count > 1000) throw new BadInputException("shimSizesMm", $"At most 1000 sizes are kept; {sizes.Count} were given.");
+        for (var i = 0; i < sizes.Count; i++) Given.Above(sizes[i], 0, 25, $"shimSizesMm[{i}]", "A shim size", "mm");
+        return [.. sizes.Distinct().Order()];
+    }
+
+    private static bool IsAmount(SpecLineDto line) => line.Zero == true || line.Turns is not null || line.Fraction is not null || line.HeightMm is not null || line.TorqueNm is not null;
+
+    private static bool Filled(SpecLineDto? line) => line is not null && (IsAmount(line) || !(string.IsNullOrWhiteSpace(line.Min) && string.IsNullOrWhiteSpace(line.Max) && string.IsNullOrWhiteSpace(line.Single) && string.IsNullOrWhiteSpace(line.Go)));
 }

@@ -1,5 +1,6 @@
+using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
-using ZeroDrift.Core.Scheduling;
+using ZeroDrift.Planning;
 
 namespace ZeroDrift.Server.Calculators;
 

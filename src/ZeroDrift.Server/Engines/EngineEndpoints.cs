@@ -1,104 +1,162 @@
+using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
-using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Server.Book;
-using ZeroDrift.Server.Calculators;
+using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Storage;
+using ZeroDrift.Server.Errors;
+using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
-using ZeroDrift.Server.Problems;
 
 namespace ZeroDrift.Server.Engines;
 
-/// <summary>The fleet's engines, their meters, and when each is due.</summary>
+/// <summary>The fleet's engines and when each is due.</summary>
 internal static class EngineEndpoints
 {
     public static void MapEngines(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/due", Due).WithTags("Due");
-        var engines = api.MapGroup("/engines").WithTags("Engines").ProducesProblem(400);
-        engines.MapPost("/", Add).ProducesProblem(409);
-        engines.MapGet("/{id:guid}", Get).ProducesProblem(404);
-        engines.MapPost("/{id:guid}/meter-readings", ReadMeter).ProducesProblem(404);
+        api.MapGet("/due", Due).WithTags("Due").WithName("list-due").Refuses(400);
+        var engines = api.MapGroup("/engines").WithTags("Engines").Refuses(400);
+        engines.MapPost("/", Add).WithName("add-engine").Refuses(409, 503);
+        engines.MapGet("/{id:guid}", Get).WithName("get-engine").Refuses(404);
+        engines.MapPut("/{id:guid}", Change).WithName("change-engine").Refuses(404, 409, 503);
+        engines.MapGet("/{id:guid}/changes", Changes).WithName("list-engine-changes").Refuses(404);
     }
 
-    public static async Task<DueListResponse> Due(ZeroDriftContext context, OutlookCache outlooks)
+    public static async Task<DueListResponse> Due(ZeroDriftContext data, Yard yard, FleetDay day, int? skip, int? take)
     {
-        var open = await OpenOverheadsAsync(context);
-        var fleet = await BookEndpoints.FleetAsync(context);
-        var rows = (await outlooks.AllAsync()).Select(e => e.Row(outlooks.Today) with { OpenOverheadId = open.TryGetValue(e.Engine.Id, out var id) ? id : null });
-        return new DueListResponse(fleet.Name, outlooks.Today, [.. DueRows.ByUrgency(rows)]);
+        var (from, most) = Paging.Of(skip, take);
+        var fleet = await data.Fleet.AsNoTracking().Select(f => f.Name).FirstOrDefaultAsync() ?? new FleetRow().Name;
+        var rows = await yard.AllAsync(data);
+        return new DueListResponse(fleet, day.Today, [.. rows.Skip(from).Take(most)], rows.Count);
     }
 
-    public static async Task<Created<EngineResponse>> Add(EngineCreateRequest request, ZeroDriftContext context, OutlookCache outlooks)
+    public static Task<EngineResponse> Get(Guid id, ZeroDriftContext data, Yard yard, FleetDay day) => EngineView.OfAsync(id, data, yard, day);
+
+    public static async Task<Results<Created<EngineResponse>, Ok<EngineResponse>>> Add(EngineCreateRequest request, WriteGate gate, Yard yard, FleetDay day, Refits refits, CancellationToken cancelled)
     {
-        var name = Given.Text(request.Name, "name", "the engine's name, as it is called in the yard", 80);
+        var name = Given.Name(request.Name, "name", "the engine's name, as it is called in the yard", 80);
         var typeId = request.EngineTypeId ?? throw new BadInputException("engineTypeId", "Choose the engine's type; add it to the book first if it is not there.");
-        if (!await context.EngineTypes.AnyAsync(t => t.Id == typeId)) throw new BadInputException("engineTypeId", "The book has no such engine type; choose one that is there.");
-        var id = request.Id ?? Guid.CreateVersion7();
-        if (!await context.Engines.AnyAsync(e => e.Id == id))
+        var id = Given.NewId(request.Id);
+        var duty = request.DutyHoursPerDay ?? 4;
+        // Usage checks duty and season as it will use them.
+        Usage.Of([], day.Today, duty, request.MonthlyWeights);
+        var (response, made, refit) = await gate.RunAsync(async data =>
         {
-            if (await context.Engines.AnyAsync(e => e.Name == name)) throw new ConflictException("name", $"There is already an engine called {name}; give this one its own name.");
-            var duty = request.DutyHoursPerDay ?? 4;
-            // Usage checks duty and season as it will use them.
-            Usage.Of([], outlooks.Today, duty, request.MonthlyWeights);
+            if (await data.Engines.AsNoTracking().Include(e => e.Machine!.Site).FirstOrDefaultAsync(e => e.Id == id) is { } stands)
+                return IsSame(stands, request, name) ? (await EngineView.OfAsync(id, data, yard, day), false, null) : throw new ConflictException("differs", "id", $"That identifier is the engine {stands.Name}.");
+            if (!await data.EngineTypes.AnyAsync(t => t.Id == typeId)) throw new BadInputException("engineTypeId", "The book has no such engine type; choose one that is there.");
+            var key = NameKeys.Of(name);
+            if (await data.Engines.AnyAsync(e => e.NameKey == key)) throw new ConflictException("nameTaken", "name", $"There is already an engine called {name}; give this one its own name.");
+            var machine = await MachineAsync(data, request, name);
             var engine = new EngineRow
             {
                 Id = id,
                 Name = name,
-                Machine = request.Machine ?? throw new BadInputException("machine", "Say what the engine drives: lorry, tractor, mower, ferry or generator."),
-                Site = Given.Text(request.Site, "site", "where the machine is kept", 80),
+                MachineId = machine.Id,
                 EngineTypeId = typeId,
                 DutyHoursPerDay = duty,
                 MonthlyWeights = request.MonthlyWeights is { Count: 12 } weights ? [.. weights] : null,
                 Remark = Given.OptionalText(request.Remark, "remark", "the remark"),
+                SerialNumber = Given.OptionalText(request.SerialNumber, "serialNumber", "the serial number", 80),
+                Rating = Given.OptionalText(request.Rating, "rating", "the rating", 80),
             };
+            data.Engines.Add(engine);
             if (request.MeterHours is { } hours)
             {
-                MeterHistory.Of([]).Check(new MeterReading(outlooks.Today, hours), "meterHours");
-                engine.MeterReadings.Add(new MeterReadingRow { Id = Guid.CreateVersion7(), Date = outlooks.Today, ShownHours = hours });
+                MeterHistory.Of([]).Check(new MeterReading(day.Today, hours), "meterHours");
+                data.MeterReadings.Add(new MeterReadingRow { Id = Guid.CreateVersion7(), EngineId = id, Date = day.Today, ShownHours = hours });
             }
-            context.Engines.Add(engine);
-            await context.SaveChangesAsync();
-            outlooks.Forget(typeId);
-        }
-        return TypedResults.Created($"/api/engines/{id}", await Get(id, context, outlooks));
+            await data.SaveChangesAsync();
+            await day.ReadAsync(data);
+            var again = await OutlookKeeper.RefreshAsync(data, id, day.Today);
+            return (await EngineView.OfAsync(id, data, yard, day), true, again ? typeId : (Guid?)null);
+        }, cancelled);
+        refits.Want(refit);
+        return made ? TypedResults.Created($"/api/engines/{id}", response) : TypedResults.Ok(response);
     }
 
-    public static async Task<EngineResponse> Get(Guid id, ZeroDriftContext context, OutlookCache outlooks)
+    public static async Task<EngineResponse> Change(Guid id, EngineChangeRequest request, WriteGate gate, Yard yard, FleetDay day, Refits refits, CancellationToken cancelled)
     {
-        var entry = await EntryAsync(id, context, outlooks);
-        var fleet = await BookEndpoints.FleetAsync(context);
-        var open = await context.Overheads.Where(o => o.EngineId == id && o.SignedAt == null).Select(o => (Guid?)o.Id).FirstOrDefaultAsync();
-        return EngineView.Of(entry, fleet, open, outlooks.Today);
-    }
-
-    public static async Task<EngineResponse> ReadMeter(Guid id, MeterRequest request, ZeroDriftContext context, OutlookCache outlooks)
-    {
-        var engine = await context.Engines.Include(e => e.MeterReadings).FirstOrDefaultAsync(e => e.Id == id) ?? throw new NotFoundException("There is no such engine.");
-        var reading = new MeterReading(request.Date ?? outlooks.Today, Given.Number(request.Hours, "hours", "what the meter shows, in hours"), request.NewMeterShows);
-        var rowId = request.Id ?? Guid.CreateVersion7();
-        if (!engine.MeterReadings.Exists(m => m.Id == rowId))
+        var (response, touched) = await gate.RunAsync(async data =>
         {
-            if (reading.Date > outlooks.Today.AddDays(1)) throw new BadInputException("date", $"{reading.Date:yyyy-MM-dd} is still to come; give the day the meter was read.");
-            engine.Meter().Check(reading);
-            context.MeterReadings.Add(new MeterReadingRow { Id = rowId, EngineId = id, Date = reading.Date, ShownHours = reading.ShownHours, NewMeterShows = reading.NewMeterShows, Who = Given.OptionalText(request.Who, "who", "who read it", 80), Remark = Given.OptionalText(request.Remark, "remark", "the remark") });
-            await context.SaveChangesAsync();
-            outlooks.Forget(engine.EngineTypeId);
-        }
-        return await Get(id, context, outlooks);
+            var engine = await data.Engines.FirstOrDefaultAsync(e => e.Id == id) ?? throw new NotFoundException("There is no such engine.");
+            if (request.Version is { } version && version != engine.Version) throw new ConflictException("changedMeanwhile", "version", $"{engine.Name} was changed meanwhile; look at it again.");
+            var log = new ChangeLog(data, "engine", id, request.Who, request.Why, day.Now);
+            var before = engine.EngineTypeId;
+            await ApplyAsync(data, engine, request, log, day.Today);
+            if (log.Keep()) engine.Version++;
+            await data.SaveChangesAsync();
+            await day.ReadAsync(data);
+            if (engine.ArchivedAt is null) await OutlookKeeper.RefreshAsync(data, id, day.Today);
+            var row = engine.ArchivedAt is null ? await EngineView.OfAsync(id, data, yard, day) : null;
+            return (row, (Guid[])[before, engine.EngineTypeId]);
+        }, cancelled);
+        foreach (var type in touched.Distinct()) refits.Want(type);
+        return response ?? throw new NotFoundException("The engine is archived; its record stays.", "archived");
     }
 
-    internal static async Task<EngineWithOutlook> EntryAsync(Guid engineId, ZeroDriftContext context, OutlookCache outlooks)
+    public static async Task<IReadOnlyList<ChangeResponse>> Changes(Guid id, ZeroDriftContext data)
     {
-        var typeId = await context.Engines.Where(e => e.Id == engineId).Select(e => (Guid?)e.EngineTypeId).FirstOrDefaultAsync()
-            ?? throw new NotFoundException("There is no such engine.");
-        return (await outlooks.OfTypeAsync(typeId)).First(e => e.Engine.Id == engineId);
+        if (!await data.Engines.AnyAsync(e => e.Id == id)) throw new NotFoundException("There is no such engine.");
+        var machines = await data.Engines.Where(e => e.Id == id).Select(e => e.MachineId).ToListAsync();
+        var rows = await data.Changes.AsNoTracking().Where(c => c.SubjectId == id || machines.Contains(c.SubjectId)).OrderByDescending(c => c.Id).ToListAsync();
+        return [.. rows.Select(r => new ChangeResponse(r.At, r.Subject, r.Who, r.Why, JsonNode.Parse(r.What)!.AsObject()))];
     }
 
-    private static async Task<Dictionary<Guid, Guid>> OpenOverheadsAsync(ZeroDriftContext context) =>
-        (await context.Overheads.Where(o => o.SignedAt == null).Select(o => new { o.EngineId, o.Id }).ToListAsync())
-        .GroupBy(o => o.EngineId).ToDictionary(g => g.Key, g => g.First().Id);
+    private static async Task ApplyAsync(ZeroDriftContext data, EngineRow engine, EngineChangeRequest request, ChangeLog log, DateOnly today)
+    {
+        if (request.Name is not null)
+        {
+            var name = Given.Name(request.Name, "name", "the engine's name", 80);
+            var key = NameKeys.Of(name);
+            if (await data.Engines.AnyAsync(e => e.NameKey == key && e.Id != engine.Id)) throw new ConflictException("nameTaken", "name", $"There is already an engine called {name}; give this one its own name.");
+            engine.Name = log.Changed("name", engine.Name, name);
+        }
+        if (request.MachineId is { } machine)
+        {
+            if (!await data.Machines.AnyAsync(m => m.Id == machine && m.ArchivedAt == null)) throw new BadInputException("machineId", "There is no such machine; choose one that is there.");
+            engine.MachineId = log.Changed("machineId", engine.MachineId, machine);
+        }
+        if (request.EngineTypeId is { } type)
+        {
+            if (!await data.EngineTypes.AnyAsync(t => t.Id == type)) throw new BadInputException("engineTypeId", "The book has no such engine type; choose one that is there.");
+            if (type != engine.EngineTypeId && await data.Visits.AnyAsync(v => v.EngineId == engine.Id && v.State == VisitState.Open)) throw new ConflictException("engineOpen", "engineTypeId", $"{engine.Name} is open; sign or give up that visit before its type is put right.");
+            engine.EngineTypeId = log.Changed("engineTypeId", engine.EngineTypeId, type);
+        }
+        var duty = request.DutyHoursPerDay ?? engine.DutyHoursPerDay;
+        Usage.Of([], today, duty, request.MonthlyWeights ?? engine.MonthlyWeights);
+        engine.DutyHoursPerDay = log.Changed("dutyHoursPerDay", engine.DutyHoursPerDay, duty);
+        if (request.MonthlyWeights is not null)
+        {
+            log.Changed("monthlyWeights", string.Join(' ', engine.MonthlyWeights ?? []), string.Join(' ', request.MonthlyWeights));
+            engine.MonthlyWeights = request.MonthlyWeights.Count == 12 ? [.. request.MonthlyWeights] : null;
+        }
+        if (request.Remark is not null) engine.Remark = log.Changed("remark", engine.Remark, Given.OptionalText(request.Remark, "remark", "the remark"));
+        if (request.SerialNumber is not null) engine.SerialNumber = log.Changed("serialNumber", engine.SerialNumber, Given.OptionalText(request.SerialNumber, "serialNumber", "the serial number", 80));
+        if (request.Rating is not null) engine.Rating = log.Changed("rating", engine.Rating, Given.OptionalText(request.Rating, "rating", "the rating", 80));
+        if (request.Archived is not { } archived) return;
+        if (archived && await data.Visits.AnyAsync(v => v.EngineId == engine.Id && v.State == VisitState.Open)) throw new ConflictException("engineOpen", "archived", $"{engine.Name} is open; sign or give up that visit first.");
+        engine.ArchivedAt = log.Archived(engine.ArchivedAt, archived);
+    }
+
+    private static async Task<MachineRow> MachineAsync(ZeroDriftContext data, EngineCreateRequest request, string name)
+    {
+        if (request.MachineId is { } id)
+            return await data.Machines.FirstOrDefaultAsync(m => m.Id == id && m.ArchivedAt == null) ?? throw new BadInputException("machineId", "There is no such machine; choose one that is there, or leave it out.");
+        var kind = request.Machine ?? throw new BadInputException("machine", "Say what the engine drives: lorry, tractor, mower, ferry or generator.");
+        var site = await Data.Places.SiteAsync(data, Given.Name(request.Site, "site", "where the machine is kept", 80));
+        return await Data.Places.MachineFor(data, name, kind, site.Id);
+    }
+
+    private static bool IsSame(EngineRow stands, EngineCreateRequest request, string name) =>
+        stands.NameKey == NameKeys.Of(name) && stands.EngineTypeId == request.EngineTypeId
+        && (request.Machine is null || stands.Machine!.Kind == request.Machine)
+        && (request.Site is null || stands.Machine!.Site!.NameKey == NameKeys.Of(request.Site))
+        && (request.DutyHoursPerDay is null || stands.DutyHoursPerDay == request.DutyHoursPerDay);
 }

@@ -1,33 +1,50 @@
-using ZeroDrift.Core.Judging;
-using ZeroDrift.Data.Mapping;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Calls;
+using ZeroDrift.Core.Visits;
+using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Server.Book;
-using ZeroDrift.Server.Calculators;
+using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.Outlooks;
 
 namespace ZeroDrift.Server.Engines;
 
-/// <summary>Everything the engine's page shows, from what is already worked out.</summary>
+/// <summary>Everything the engine's page shows, from the projections.</summary>
 internal static class EngineView
 {
-    public static EngineResponse Of(EngineWithOutlook entry, FleetRow fleet, Guid? openOverhead, DateOnly today)
+    public static async Task<EngineResponse> OfAsync(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
     {
-        var visits = entry.Engine.Overheads.OrderBy(o => o.TotalHours).ThenBy(o => o.Date).ToList();
+        var engine = await data.Engines.AsNoTracking().Include(e => e.Machine).FirstOrDefaultAsync(e => e.Id == id) ?? throw new NotFoundException("There is no such engine.");
+        var type = await data.EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().FirstAsync(t => t.Id == engine.EngineTypeId);
+        var fleet = await data.Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow();
+        var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
+        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id));
+        var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed).Include(v => v.Readings).ToListAsync();
+        var sorted = visits.OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
+        var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
+        var meter = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == id).ToListAsync();
         return new EngineResponse
         {
-            Row = entry.Row(today) with { OpenOverheadId = openOverhead },
-            Type = BookResponses.Of(entry.Type, fleet, today),
-            Points = [.. entry.Type.Points.OrderBy(p => p.Order).Select((row, i) => Point(entry, row, i, visits))],
-            Ledger = [.. visits.Select(v => Ledger(entry.Type, v, fleet)).Reverse()],
-            Meter = [.. entry.Engine.MeterReadings.OrderByDescending(m => m.Date).ThenByDescending(m => m.Id).Select(m => new MeterReadingResponse(m.Date, m.ShownHours, m.NewMeterShows, m.Who, m.Remark))],
-            TotalHours = entry.Record.HoursNow,
-            Remark = entry.Engine.Remark,
+            Row = row,
+            Type = BookResponses.Of(type, fleet, day.Today),
+            Points = [.. type.Points.OrderBy(p => p.Order).Select(p => Point(p, outlook, sorted))],
+            Ledger = [.. Enumerable.Reverse(sorted).Select(v => Ledger(v, people))],
+            Meter = [.. meter.OrderByDescending(m => m.Date).ThenByDescending(m => m.Sequence).Select(m => new MeterReadingResponse(m.Id, m.Date, m.ShownHours, m.NewMeterShows, m.PersonId is { } p && people.TryGetValue(p, out var name) ? name : m.Who, m.Remark, m.Withdrawn, m.ReplacesId, m.Why, m.VisitId))],
+            TotalHours = outlook.HoursNow,
+            Remark = engine.Remark,
+            Rating = engine.Rating,
+            Registration = engine.Machine!.Registration,
+            DutyHoursPerDay = engine.DutyHoursPerDay,
+            MonthlyWeights = engine.MonthlyWeights,
+            Archived = engine.ArchivedAt is not null,
+            Version = engine.Version,
         };
     }
 
-    private static EnginePointResponse Point(EngineWithOutlook entry, LashPointRow row, int index, List<OverheadRow> visits)
+    private static EnginePointResponse Point(LashPointRow row, OutlookContent outlook, List<VisitRow> visits)
     {
-        var (record, outlook) = (entry.Record.Points[index], entry.Outlook.Points[index]);
+        var known = outlook.Points.FirstOrDefault(p => p.Label == row.Label);
         return new EnginePointResponse
         {
             Id = row.Id,
@@ -37,50 +54,30 @@ internal static class EngineView
             Place = row.Place,
             Bank = row.Bank,
             Along = row.Along,
-            MinMm = record.Spec?.Window.MinMm,
-            MaxMm = record.Spec?.Window.MaxMm,
-            SetMm = record.Spec?.SetMm,
-            LastMm = record.Standing?.EstimateMm,
-            ExpectedMm = outlook.Forecast?.MeanMm(0),
-            ExpectedSdMm = outlook.Forecast?.SdMm(0),
-            Standing = outlook.Standing,
-            Rate = RateResponse.Of(outlook.Rate),
-            UnlikeSiblings = outlook.UnlikeSiblings,
-            HoursToRisk = outlook.HoursToRisk,
-            Side = outlook.Side,
-            Series = [.. visits.Select(v => Visit(v, row.Id)).Where(v => v is not null)!],
+            MinMm = known?.MinMm,
+            MaxMm = known?.MaxMm,
+            SetMm = known?.SetMm,
+            LastMm = known?.LastMm,
+            ExpectedMm = known?.ExpectedMm,
+            ExpectedSdMm = known?.ExpectedSdMm,
+            Standing = known?.Standing,
+            Rate = known is { MmPer1000h: { } rate, StandardErrorMmPer1000h: { } error } ? new RateResponse(rate, error) : null,
+            UnlikeSiblings = known?.UnlikeSiblings ?? false,
+            HoursToRisk = known?.HoursToRisk,
+            Side = known?.Side,
+            Series = [.. visits.Where(v => v.TotalHours is not null).Select(v => Visit(v, row.Label)).Where(v => v is not null)!],
         };
     }
 
-    private static SeriesVisit? Visit(OverheadRow visit, Guid pointId)
+    private static SeriesVisit? Visit(VisitRow visit, string label)
     {
-        var found = visit.Readings.Standing(pointId, ReadingStage.AsFound);
-        var left = visit.Readings.Standing(pointId, ReadingStage.AsLeft);
-        if (found is null && left is null) return null;
-        return new SeriesVisit(visit.Id, visit.TotalHours, visit.Date, found?.EstimateMm, left?.EstimateMm, found?.LowerMm, found?.UpperMm, visit.Answer != VisitAnswer.Counts, visit.Job == JobKind.Build);
+        var found = visit.Readings.Find(r => r.Point == label && r.Stage == StandingStage.Found);
+        var left = visit.Readings.Find(r => r.Point == label && r.Stage == StandingStage.Left);
+        return (found ?? left) is not { } any ? null
+            : new SeriesVisit(visit.Id, visit.TotalHours!.Value, visit.Date, found?.EstimateMm, left?.EstimateMm, found?.LowerMm, found?.UpperMm, visit.OutOfTrend, any.PartChanged);
     }
 
-    private static LedgerRow Ledger(EngineTypeRow type, OverheadRow visit, FleetRow fleet)
-    {
-        // Judged by the revision of its own day, not by today's.
-        var revision = type.Revisions.FirstOrDefault(r => r.Id == visit.SpecRevisionId);
-        var specs = TypeMapping.Specs(revision?.Lines ?? [], fleet);
-        var found = type.Points.Select(p => (Point: p, Reading: visit.Readings.Standing(p.Id, ReadingStage.AsFound), Spec: specs.GetValueOrDefault(p.Kind)))
-            .Where(f => f.Reading is not null && f.Spec is not null).ToList();
-        var tightest = found.Where(f => (f.Reading!.EstimateMm ?? f.Reading.UpperMm) is not null)
-            .OrderBy(f => ((f.Reading!.EstimateMm ?? f.Reading.UpperMm)!.Value - f.Spec!.Window.MinMm) / (f.Spec.Window.MaxMm - f.Spec.Window.MinMm)).FirstOrDefault();
-        var set = visit.Readings.Where(r => r is { Stage: ReadingStage.AsLeft, KeptAt: not null } && (r.EstimateMm ?? r.UpperMm ?? r.LowerMm) is not null).Select(r => r.PointId).Distinct().Count();
-        return new LedgerRow(
-            visit.Id, visit.ShownHours, visit.TotalHours, visit.Date, visit.Job, visit.Who,
-            found.Count(f => Verdict.Judge(f.Reading!.ToReading(), f.Spec!.Window).State is VerdictState.Tight or VerdictState.Loose),
-            found.Count,
-            tightest.Point?.Label,
-            tightest.Reading?.EstimateMm ?? tightest.Reading?.UpperMm,
-            tightest.Reading is not null && Verdict.Judge(tightest.Reading.ToReading(), tightest.Spec!.Window).State == VerdictState.Tight,
-            set,
-            revision?.Revision,
-            visit.Answer,
-            visit.Remark,
-            visit.Readings.Count(r => r.CorrectsId is not null && visit.SignedAt is { } signed && r.KeptAt > signed));
-    }
+    private static LedgerRow Ledger(VisitRow v, Dictionary<Guid, string> people) => new(
+        v.Id, v.ShownHours, v.TotalHours, v.Date, v.Job, v.State, v.OpenedBy is { } by && people.TryGetValue(by, out var name) ? name : "", v.OutAsFound, v.Measured,
+        v.Worst, v.WorstMm, v.WorstState, v.SetCount, v.Revision, v.OutOfTrend ? v.OutOfTrendBecause ?? "warm" : "counts", v.Remark, v.Corrections);
 }

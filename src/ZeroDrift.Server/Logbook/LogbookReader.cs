@@ -4,7 +4,7 @@ using CsvHelper;
 using CsvHelper.Configuration;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Server.Overheads;
+using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Server.Logbook;
 
@@ -61,7 +61,7 @@ internal static class LogbookReader
             if (cells.All(string.IsNullOrWhiteSpace)) continue;
             if (rows.Count + bad.Count >= MostRows) throw new BadInputException("file", $"More than {MostRows} rows are not taken at once; cut the file in parts.");
             var line = parser.RawRow;
-            string Cell(string column) => columns.TryGetValue(column, out var at) && at < cells.Length ? cells[at].Trim() : "";
+            string Cell(string column) => columns.TryGetValue(column, out var at) && at < cells.Length ? WithoutEscape(cells[at].Trim()) : "";
             if (Cell("as found").Contains(',', StringComparison.Ordinal) || Cell("as left").Contains(',', StringComparison.Ordinal)) commas++;
             try
             {
@@ -75,6 +75,9 @@ internal static class LogbookReader
         if (rows.Count + bad.Count == 0) throw new BadInputException("file", "The file names its columns but holds no reading below them.");
         return new LogbookFile(separator, commas > 0, [.. columns.Keys], ignored, rows, bad);
     }
+
+    /// <summary>An apostrophe that an export puts before what a spreadsheet would take for a formula.</summary>
+    private static string WithoutEscape(string cell) => cell.Length > 1 && cell[0] == '\'' && "=+-@".Contains(cell[1], StringComparison.Ordinal) ? cell[1..] : cell;
 
     private static string Text(byte[] bytes)
     {
@@ -160,7 +163,7 @@ internal static class LogbookReader
     {
         if (DateOnly.TryParseExact(text, ["yyyy-MM-dd", "dd.MM.yyyy", "d.M.yyyy"], CultureInfo.InvariantCulture, DateTimeStyles.None, out var date) && date.Year is >= 1950 and < 2200) return date;
         throw new BadInputException("date", text.Contains('/', StringComparison.Ordinal)
-            ? $"'{text}' can be read two ways; write the date like 2026-02-28 or 28.02.2026."
+            ? $"'{text}' has its day and month in an order that is not sure; write the date like 2026-02-28 or 28.02.2026."
             : $"'{text}' is not a date; write it like 2026-02-28 or 28.02.2026.");
     }
 

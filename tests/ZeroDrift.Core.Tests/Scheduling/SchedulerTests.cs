@@ -1,4 +1,4 @@
-using ZeroDrift.Core.Scheduling;
+using ZeroDrift.Planning;
 
 namespace ZeroDrift.Core.Tests.Scheduling;
 

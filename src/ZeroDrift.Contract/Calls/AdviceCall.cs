@@ -1,0 +1,62 @@
+using ZeroDrift.Contract.Input;
+using ZeroDrift.Core;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Setting;
+
+namespace ZeroDrift.Contract.Calls;
+
+/// <summary>What to do to a point: adjuster, demand and reading.</summary>
+public static class AdviceCall
+{
+    public static AdviceResponse Advise(AdviceRequest request)
+    {
+        var adjuster = request.Adjuster ?? throw new BadInputException("adjuster", "Say what sets the point: screw, eccentric, shim, hydraulic, injectorScrew or brakeScrew.");
+        var demand = request.Demand ?? throw new BadInputException("demand", "Say what the book asks: gap, zero, preload, height or torque.");
+        return AdviceResponse.Of(Advice.For(Adjuster(adjuster), Demand(demand, request.Unit), Reading(request.Reading), adjuster.FittedMm is { } fitted ? Given.Above(fitted, 0, 25, "adjuster.fittedMm", "The shim fitted now", "mm") : null));
+    }
+
+    public static Adjuster Adjuster(AdjusterRequest a)
+    {
+        double Pitch() => Given.Above(Given.Number(a.PitchMm, "adjuster.pitchMm", "the screw's pitch in mm"), 0, 10, "adjuster.pitchMm", "The thread pitch", "mm");
+        double PerTravel() => Given.Above(a.ClearancePerTravel ?? 1, 0, 10, "adjuster.clearancePerTravel", "The clearance per screw travel");
+        return a.Kind switch
+        {
+            AdjusterWord.Screw => new Adjuster.Screw(ScrewPlace.Valve, Pitch(), PerTravel(), a.ClockwiseCloses ?? true),
+            AdjusterWord.Eccentric => new Adjuster.Eccentric(),
+            AdjusterWord.Shim => new Adjuster.Shim(a.Access ?? ShimAccess.OnTop, Sizes(a.SizesMm), Given.Above(a.ShimPerClearance ?? 1, 0, 10, "adjuster.shimPerClearance", "The shim travel per clearance")),
+            AdjusterWord.Hydraulic => new Adjuster.Hydraulic(a.TravelTurns is { } t ? Given.Above(t, 0, 100, "adjuster.travelTurns", "The plunger travel", "turns") : null, a.SelfLocking ?? false),
+            AdjusterWord.InjectorScrew => new Adjuster.InjectorScrew(a.PitchMm),
+            AdjusterWord.BrakeScrew => new Adjuster.BrakeScrew(Pitch(), PerTravel(), a.ClockwiseCloses ?? true),
+            _ => throw new BadInputException("adjuster.kind", "Say what sets the point: screw, eccentric, shim, hydraulic, injectorScrew or brakeScrew."),
+        };
+    }
+
+    private static IReadOnlyList<double> Sizes(IReadOnlyList<double>? sizes)
+    {
+        if (sizes is null) return [];
+        if (sizes.Count > 1000) throw new BadInputException("adjuster.sizesMm", $"At most 1000 sizes are taken; {sizes.Count} were given.");
+        for (var i = 0; i < sizes.Count; i++) Given.Above(sizes[i], 0, 25, $"adjuster.sizesMm[{i}]", "A shim size", "mm");
+        return sizes;
+    }
+
+    public static Demand Demand(AdviceDemandRequest d, string? unit) => d.Kind switch
+    {
+        DemandWord.Gap => JudgeCall.Gap(new DemandRequest(d.MinMm, d.MaxMm, d.SetMm, d.FigureMm, d.TightSideMm, d.LooseSideMm, d.GoMm, d.NoGoMm), unit),
+        DemandWord.Zero => new Demand.Zero(),
+        DemandWord.Preload => Core.Judging.Demand.Preload.Of(d.Turns, d.Fraction),
+        DemandWord.Height => new Demand.Height(Given.Above(Given.Number(d.Mm, "demand.mm", "the book's height in mm"), 0, 500, "demand.mm", "The height", "mm")),
+        DemandWord.Torque => new Demand.Torque(Given.Above(Given.Number(d.Nm, "demand.nm", "the book's torque in Nm"), 0, 1000, "demand.nm", "The torque", "Nm")),
+        _ => throw new BadInputException("demand.kind", "Say what the book asks: gap, zero, preload, height or torque."),
+    };
+
+    private static Reading? Reading(AdviceReadingRequest? r)
+    {
+        if (r is null or { EstimateMm: null, LowerMm: null, UpperMm: null }) return null;
+        foreach (var (name, value) in (ReadOnlySpan<(string, double?)>)[("estimateMm", r.EstimateMm), ("lowerMm", r.LowerMm), ("upperMm", r.UpperMm)])
+            if (value is { } mm && !(mm >= 0 && mm <= 25)) throw new BadInputException("reading." + name, FormattableString.Invariant($"A clearance must be from 0 to 25 mm; {mm} was given."));
+        if (r.LowerMm > r.UpperMm) throw new BadInputException("reading.lowerMm", "The lower bound is above the upper bound.");
+        return new Reading(r.LowerMm, r.UpperMm, r.EstimateMm, null);
+    }
+}

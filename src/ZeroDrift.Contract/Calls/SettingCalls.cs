@@ -1,0 +1,61 @@
+using ZeroDrift.Contract.Input;
+using ZeroDrift.Core;
+using ZeroDrift.Core.Setting;
+
+namespace ZeroDrift.Contract.Calls;
+
+/// <summary>What to do to a point, worked out.</summary>
+public static class SettingCalls
+{
+    public static ScrewResponse Screw(ScrewRequest request)
+    {
+        var turn = ScrewTurn.Between(
+            Given.Number(request.MeasuredMm, "measuredMm", "the measured clearance in mm"),
+            Given.Number(request.TargetMm, "targetMm", "the clearance to set in mm"),
+            Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm"),
+            request.ClearancePerTravel ?? 1,
+            request.ClockwiseCloses ?? true);
+        return new ScrewResponse(turn.Turns, turn.Degrees, turn.Direction, turn.Sixteenths, turn.DegreesFirst);
+    }
+
+    public static TurnsResponse MidLift(MidLiftRequest request) => new(ScrewTurn.ToMidLift(
+        Given.Number(request.ValveLiftMm, "valveLiftMm", "the valve lift in mm"),
+        Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm")));
+
+    public static CreepResponse Creep(CreepRequest request)
+    {
+        var pairs = Given.List(request.Pairs, "pairs", "your own readings before and after locking", 1000);
+        var byTurns = pairs.All(p => p.BeforeMm is null);
+        var creep = byTurns
+            ? LocknutCreep.FromTurns(
+                [.. pairs.Select((p, i) => (At(p.FoundMm, i, "foundMm"), At(p.OpeningTurns, i, "openingTurns"), At(p.AfterMm, i, "afterMm")))],
+                Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm"),
+                request.ClearancePerTravel ?? 1)
+            : LocknutCreep.FromPairs([.. pairs.Select((p, i) => (At(p.BeforeMm, i, "beforeMm"), At(p.AfterMm, i, "afterMm")))]);
+        if (creep is null)
+            return new CreepResponse(null, pairs.Count, null, $"Not enough history: {pairs.Count} of {LocknutCreep.FewestPairs} pairs. Set to the figure and measure after locking.");
+        var aim = request.TargetMm is { } target ? creep.AimBeforeLock(target) : (double?)null;
+        return new CreepResponse(creep.CreepMm, creep.Pairs, aim, aim is null
+            ? FormattableString.Invariant($"Your locknut changes the gap by {creep.CreepMm:+0.000;-0.000;0.000} mm.")
+            : FormattableString.Invariant($"Leave {aim:0.000} mm before locking to land on {request.TargetMm:0.000}."));
+    }
+
+    public static ShimChoice Shim(ShimRequest request) => ShimChoice.From(
+        Given.Number(request.MeasuredMm, "measuredMm", "the measured clearance in mm"),
+        Given.Number(request.TargetMm, "targetMm", "the clearance to set in mm"),
+        MeasuringCalls.WindowOf(request.MinMm, request.MaxMm),
+        Given.Number(request.CurrentShimMm, "currentShimMm", "the thickness of the shim fitted now, in mm by micrometer"),
+        request.SizesMm,
+        request.ShimPerClearance ?? 1);
+
+    public static TurnsResponse Preload(PreloadRequest request) => new(request.TravelTurns is { } turns
+        ? LifterPreload.FromTurns(turns, request.Fraction ?? 0.5)
+        : LifterPreload.FromTravel(
+            Given.Number(request.TravelMm, "travelTurns", "the plunger travel in turns, or travelMm with pitchMm"),
+            Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm"),
+            request.ClearancePerTravel ?? 1,
+            request.Fraction ?? 0.5));
+
+    private static double At(double? value, int index, string name) =>
+        value ?? throw new BadInputException($"pairs[{index}].{name}", $"Pair {index + 1} lacks {name}.");
+}

@@ -1,0 +1,71 @@
+using ZeroDrift.Contract.Calls;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Visits;
+
+namespace ZeroDrift.Contract.Visits;
+
+/// <summary>
+/// All a fold rests on, as a tablet takes it along. Its identifier is the SHA-256 of its bytes, so that a visit says exactly what it was folded
+/// by.
+/// </summary>
+public sealed record ContextRecord
+{
+    public required ContextEngineRecord Engine { get; init; }
+    public required ContextTypeRecord Type { get; init; }
+    public required IReadOnlyList<ContextPointRecord> Points { get; init; }
+
+    /// <summary>The usual condition first.</summary>
+    public required IReadOnlyList<ContextDemandsRecord> Demands { get; init; }
+    public required IReadOnlyList<PersonRecord> People { get; init; }
+    public required IReadOnlyList<StepRecord> Steps { get; init; }
+    public required IReadOnlyList<ExpectedRecord> Expected { get; init; }
+    public required string Foremost { get; init; }
+    public double FleetRisk { get; init; } = 0.05;
+    public ContextMeterRecord? Meter { get; init; }
+    public AwaitingRecord? Awaiting { get; init; }
+    public IReadOnlyList<MarkRecord> Marks { get; init; } = [];
+}
+
+public sealed record ContextEngineRecord(Guid Id, string Name, MachineKind Machine, string MachineName, string? Registration, string Site, string? SerialNumber, string? Rating);
+
+public sealed record PersonRecord(Guid Id, string Name, string Initials);
+
+public sealed record StepRecord(string Step, StepList List, string Text, string? Asks, string? Point, double? CrankDeg, Counting? Counts, string? Pair);
+
+/// <summary>What the record expects of a point, with the rate that lies behind it.</summary>
+public sealed record ExpectedRecord(string Point, double? ClearanceMm, double? StandardUncertaintyMm, double? MmPer1000h, double? StandardErrorMmPer1000h, double? BeforeMm, double? BeforeHours);
+
+public sealed record ContextMeterRecord(DateOnly Date, double ShownHours, double OffsetHours);
+
+public sealed record MarkRecord(string Name, double CrankDeg, bool Trap);
+
+public sealed record AwaitingRecord(Guid VisitId, IReadOnlyList<AwaitingPointRecord> Points);
+
+public sealed record AwaitingPointRecord(string Point, FigureRecord Found);
+
+public sealed record ContextTypeRecord
+{
+    public required Guid Id { get; init; }
+    public required string Code { get; init; }
+    public required string Name { get; init; }
+    public required EngineCycle Cycle { get; init; }
+    public required IReadOnlyList<int> FiringOrder { get; init; }
+    public IReadOnlyList<double>? FiringAnglesDeg { get; init; }
+    public ValveTiming? Timing { get; init; }
+    public required double RampGuardDeg { get; init; }
+    public required TurningMethod Method { get; init; }
+    public required IReadOnlyList<BookStopRequest> BookStops { get; init; }
+    public required string Rotation { get; init; }
+    public required string BarringTool { get; init; }
+    public required double ToolTurnsPerCrankTurn { get; init; }
+    public double ColdMaxC { get; init; } = 40;
+    public double? DialConversion { get; init; }
+}
+
+public sealed record ContextPointRecord(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, int Bank, int Along, AdjusterRequest Adjuster, bool Bridge);
+
+public sealed record ContextDemandsRecord(Guid RevisionId, string Revision, string Source, DateOnly Date, SpecCondition Condition, IReadOnlyList<PointDemandRecord> Points);
+
+/// <summary>What is asked of one point: in millimetres as derived, and in the book's own writing.</summary>
+public sealed record PointDemandRecord(string Point, AdviceDemandRequest Demand, string Written, bool FleetTolerance);

@@ -1,0 +1,199 @@
+using ZeroDrift.Contract.Calls;
+using ZeroDrift.Core;
+using ZeroDrift.Core.Drift;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Setting;
+using ZeroDrift.Core.Visits;
+
+namespace ZeroDrift.Contract.Visits;
+
+/// <summary>Draws up the work sheet of a visit.</summary>
+public static class SheetMapping
+{
+    public static SheetRecord Of(Visit visit, ContextRecord context)
+    {
+        var before = visit.Corrections.Count > 0 ? Visit.From(visit.Context, visit.Entries.Where(e => e is not Core.Visits.Corrected)) : null;
+        var points = visit.Points.Zip(visit.Work).Select(p => Point(visit, context, p.First, p.Second, before)).ToList();
+        var order = visit.Context.Type.Order;
+        return new SheetRecord
+        {
+            Method = visit.Method,
+            Setting = visit.Setting,
+            CycleDeg = order.Cycle.Degrees(),
+            FiringOrder = order.Cylinders,
+            FiringAnglesDeg = [.. order.Cylinders.Select(order.FiresAt)],
+            Condition = visit.Condition?.Condition ?? visit.Demands?.Condition ?? SpecCondition.Cold,
+            ConditionKnown = visit.Condition is not null,
+            EngineTemperatureC = visit.Condition?.EngineTemperatureC,
+            OutOfTrend = visit.IsOutOfTrend,
+            OutOfTrendBecause = Because(visit),
+            SpecRevision = visit.Demands?.Revision,
+            SpecSource = visit.Demands?.Source,
+            ShownHours = visit.Opened!.ShownHours,
+            Tray = visit.Tray?.Blades ?? [],
+            TrayUnit = WrittenFigure.Name(visit.Tray?.Unit ?? Core.Lengths.LengthUnit.Millimetre),
+            TraySet = visit.Tray?.SetId,
+            Stops = [.. visit.Plan.Stops.Select((s, i) => Stop(visit, context, s, i, points))],
+            CannotSet = [.. visit.Plan.Turning.CannotSet.Select(p => new UnplacedPointResponse(p.Point.Cylinder, p.Point.Kind, p.MarginDeg, p.Reason))],
+            Points = points,
+        };
+    }
+
+    private static string? Because(Visit visit)
+    {
+        if (!visit.IsOutOfTrend) return null;
+        if (visit.Answers.GetValueOrDefault(VisitQuestion.OtherBlades)?.Answer == VisitAnswer.Yes) return "otherBlades";
+        return visit.Opened!.Bench ? "bench" : visit.State == VisitState.Abandoned ? "abandoned" : "warm";
+    }
+
+    private static SheetStopRecord Stop(Visit visit, ContextRecord context, PlannedStop stop, int index, List<SheetPointRecord> points)
+    {
+        var own = points.Where(p => stop.Points.Contains(p.Label)).ToList();
+        var proved = visit.Work.Where(p => stop.Points.Contains(p.Point.Label)).All(visit.IsProved);
+        if (stop.Turning is not { } turning)
+            return new SheetStopRecord(index, null, 0, 0, null, null, "No stop of the plan reaches these: bar until each one's lobe points away from its valve, then measure.", null, null, proved, own.TrueForAll(p => p.Done), stop.Points);
+        return new SheetStopRecord(index, turning.CrankDeg, turning.TurnFromPreviousDeg, CrankAngle.ToolTurns(turning.TurnFromPreviousDeg, context.Type.ToolTurnsPerCrankTurn), turning.CompressionCylinder, turning.RockingCylinder, turning.Sign,
+            turning.Set.Min(p => p.RoomBackDeg), turning.Set.Min(p => p.RoomForwardDeg), proved, own.TrueForAll(p => p.Done), stop.Points);
+    }
+
+    private static SheetPointRecord Point(Visit visit, ContextRecord context, PointView view, PointWork work, Visit? before)
+    {
+        var gap = view.Demand as Demand.Gap;
+        var demand = context.Demands.FirstOrDefault(d => d.Revision == visit.Demands?.Revision && d.Condition == visit.Demands?.Condition)?.Points.FirstOrDefault(p => p.Point == view.Point);
+        var expected = context.Expected.FirstOrDefault(e => e.Point == view.Point);
+        var (owesFound, owesLeft) = (visit.OwesFound(work), visit.OwesLeft(work));
+        var done = !owesFound && !owesLeft;
+        var leftAt = (view.Left ?? view.Found)?.Value.EstimateMm;
+        var ahead = gap is not null && expected is { MmPer1000h: { } rate, StandardErrorMmPer1000h: { } error }
+            ? new PointForecast(view.Point, gap.AimMm, AimOff.LeastUncertaintyMm, new Rate(rate / 1000, error / 1000), 0, gap.Window) : null;
+        var share = context.FleetRisk / Math.Max(1, context.Points.Count);
+        var aim = ahead is not null && owesLeft && !owesFound ? AimOff.Best(ahead, gap!.AimMm, AimOff.LeastUncertaintyMm, share) : null;
+        var advice = owesLeft && !owesFound && view.Demand is { } asked ? Advised(work, asked, view) : null;
+        return new SheetPointRecord
+        {
+            Label = view.Point,
+            Cylinder = work.Point.Cylinder,
+            Kind = work.Point.Kind,
+            Place = work.Point.Place,
+            Bank = work.Point.Bank,
+            Along = work.Point.Along,
+            StopIndex = StopOf(visit, view.Point),
+            MinMm = gap?.Window.MinMm,
+            MaxMm = gap?.Window.MaxMm,
+            SetMm = gap?.AimMm,
+            FleetTolerance = gap?.FleetTolerance ?? false,
+            SpecWritten = demand?.Written,
+            ByAmount = visit.IsByAmount(work),
+            Amount = advice?.Amount is { } amount ? AmountResponse.Of(amount) : null,
+            Start = work.Start?.State,
+            BeforeMm = expected?.BeforeMm,
+            BeforeHours = expected?.BeforeHours,
+            ExpectedMm = visit.State == VisitState.Open ? expected?.ClearanceMm : null,
+            Found = Reading(visit, work.Found, gap),
+            Left = Reading(visit, work.Left, gap),
+            FoundDraft = Reading(visit, work.Growing(ReadingStage.AsFound), gap),
+            LeftDraft = Reading(visit, work.Growing(ReadingStage.AsLeft), gap),
+            Outcome = view.Outcome,
+            Why = work.Said?.Why,
+            OwesFound = owesFound,
+            OwesLeft = owesLeft,
+            Done = done,
+            Advice = advice is null ? null : AdviceResponse.Of(advice),
+            HoursToRiskFromHere = ahead is not null && leftAt is { } mm && done ? HoursToRisk.Alone(ahead.LeftAt(mm, AimOff.LeastUncertaintyMm), share).Hours : null,
+            AimOffMm = aim?.Gain() > 100 ? aim.AimMm : null,
+            AimOffHours = aim?.Gain() > 100 ? aim.Gain() : null,
+            FittedShim = work.Shims.Count > 0 ? work.Shims[^1].Thickness : null,
+            Adjuster = work.Point.Adjuster.Word,
+            Corrected = [.. Corrected(visit, work, before, gap)],
+        };
+    }
+
+    private static Advice? Advised(PointWork work, Demand asked, PointView view)
+    {
+        var fitted = work.Shims.Count > 0 ? Core.Lengths.Length.Parse(work.Shims[^1].Thickness, work.Shims[^1].Unit).Millimetres : (double?)null;
+        try
+        {
+            return Advice.For(work.Point.Adjuster, asked, (view.Left ?? view.Found)?.Value, fitted);
+        }
+        catch (BadInputException bad)
+        {
+            // A shim whose thickness nobody has measured yet, or a book that asks what this adjuster cannot do: said, not hidden.
+            return new Advice(AdviceAction.MeasureOn, null, null, null, bad.Message);
+        }
+    }
+
+    private static int StopOf(Visit visit, string label)
+    {
+        for (var i = 0; i < visit.Plan.Stops.Count; i++)
+            if (visit.Plan.Stops[i].Points.Contains(label)) return i;
+        return 0;
+    }
+
+    private static SheetReadingRecord? Reading(Visit visit, ReadingWork? work, Demand.Gap? gap)
+    {
+        if (work is null) return null;
+        var (value, complaint) = Value(work);
+        var unit = work.Figure?.Unit ?? (work.Tries.Count > 0 ? WrittenFigure.Name(work.Tries[^1].Unit) : "mm");
+        var next = work.Kept is null && complaint is null && visit.Tray is { } tray ? NextTry.Of(tray.BladesMm, work.Trials, value, gap, MeasuringAim.Decide) : null;
+        var judged = work.Judge(gap);
+        var corrected = work.Tries.LastOrDefault(t => t.CorrectedFigure is not null);
+        return new SheetReadingRecord
+        {
+            Id = work.Id,
+            Stage = work.Stage,
+            Tries = corrected is null ? [.. work.Tries.Select(t => new TryRecord(t.Id, t.Blades, WrittenFigure.Name(t.Unit), t.Feel))] : [],
+            Written = corrected?.CorrectedFigure ?? work.Figure?.Figure,
+            Unit = corrected is null ? unit : WrittenFigure.Name(corrected.Unit),
+            LowerMm = value.LowerMm,
+            UpperMm = value.UpperMm,
+            EstimateMm = value.EstimateMm,
+            StandardUncertaintyMm = value.StandardUncertaintyMm,
+            By = work.Kept?.By ?? Last(work).By,
+            At = work.Kept?.At ?? Last(work).At,
+            Kept = work.Kept is not null,
+            Unproved = work.Unproved,
+            State = judged?.State,
+            Because = judged?.Because,
+            OnFigure = judged?.OnFigure ?? false,
+            Action = judged is { State: null } ? next is null ? JudgedAction.Yours : JudgedAction.MeasureOn : judged?.Action,
+            NextBlade = next is null ? null : new NextBladeRecord([.. next.BladesMm.Select(mm => visit.Tray!.Blades[IndexOf(visit.Tray.BladesMm, mm)])], next.SumMm),
+            LastEntry = work.LastEntry,
+            Complaint = complaint,
+        };
+    }
+
+    private static int IndexOf(IReadOnlyList<double> blades, double mm)
+    {
+        for (var i = 0; i < blades.Count; i++)
+            if (Math.Abs(blades[i] - mm) < 1e-9) return i;
+        return 0;
+    }
+
+    private static Entry Last(ReadingWork work) => work.Figure is { } figure && figure.Id == work.LastEntry ? figure : work.Tries[^1];
+
+    private static (Reading, string?) Value(ReadingWork work)
+    {
+        try
+        {
+            return (work.Value(), null);
+        }
+        catch (BadInputException bad)
+        {
+            return (new Reading(null, null, null, null), bad.Message);
+        }
+    }
+
+    private static IEnumerable<CorrectedFigureRecord> Corrected(Visit visit, PointWork work, Visit? before, Demand.Gap? gap)
+    {
+        if (before is null) yield break;
+        foreach (var reading in work.Readings.Where(r => r.Kept is not null))
+        {
+            var entries = reading.Tries.Select(t => t.Id).Append(reading.Figure?.Id ?? Guid.Empty).ToHashSet();
+            if (visit.Entries.OfType<Core.Visits.Corrected>().LastOrDefault(c => entries.Contains(c.Target)) is not { } correction) continue;
+            var old = before.Work.First(p => p.Point.Label == work.Point.Label).Readings.FirstOrDefault(r => r.Id == reading.Id);
+            if (Reading(before, old, gap) is { } was) yield return new CorrectedFigureRecord(was, correction.Why, correction.By, correction.At);
+        }
+    }
+}

@@ -1,0 +1,76 @@
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Visits;
+
+namespace ZeroDrift.Contract.Visits;
+
+public sealed record FigureRecord(Guid Reading, double? EstimateMm, double? LowerMm, double? UpperMm, double? StandardUncertaintyMm, Guid By, DateTimeOffset At)
+{
+    public static FigureRecord? Of(FigureView? f) => f is null ? null : new(f.Reading, f.Value.EstimateMm, f.Value.LowerMm, f.Value.UpperMm, f.Value.StandardUncertaintyMm, f.By, f.At);
+}
+
+public sealed record VisitPointRecord(string Point, FigureRecord? Found, FigureRecord? Left, IReadOnlyList<FigureRecord> Repeats, VerdictState? Verdict, PointOutcome? Outcome);
+
+public sealed record NextRecord
+{
+    public required NextDo Do { get; init; }
+    public string? Point { get; init; }
+    public double? CrankDeg { get; init; }
+    public string? Step { get; init; }
+}
+
+public sealed record RefusalRecord(string Code, IReadOnlyList<string>? Points, IReadOnlyList<string>? Steps, string Sentence);
+
+public sealed record RefusedRecord(Guid Id, string? Kind, Guid? By, DateTimeOffset? At, string Code, string Sentence);
+
+public sealed record CorrectionRecord(Guid Entry, string Why, Guid By, DateTimeOffset At);
+
+public sealed record SignedRecord(Guid By, DateTimeOffset At, string? Remark);
+
+/// <summary>A visit folded: what a screen shows.</summary>
+public sealed record VisitRecord
+{
+    public required Guid VisitId { get; init; }
+    public required Guid EngineId { get; init; }
+    public required JobKind Job { get; init; }
+    public required DateOnly Date { get; init; }
+    public required VisitState State { get; init; }
+    public required int Head { get; init; }
+    public required IReadOnlyList<VisitPointRecord> Points { get; init; }
+    public NextRecord? Next { get; init; }
+    public required IReadOnlyList<RefusalRecord> Refusals { get; init; }
+    public required IReadOnlyList<double> Proved { get; init; }
+    public required IReadOnlyList<string> ProvedPoints { get; init; }
+    public double? CrankDeg { get; init; }
+    public required IReadOnlyList<string> Ticked { get; init; }
+    public required IReadOnlyList<Guid> Late { get; init; }
+    public required IReadOnlyList<RefusedRecord> Refused { get; init; }
+    public required IReadOnlyList<CorrectionRecord> Corrections { get; init; }
+    public SignedRecord? Signed { get; init; }
+    public string? ContextId { get; init; }
+    public string? ContextAsked { get; init; }
+    public ContextRecord? Context { get; init; }
+    public SheetRecord? Sheet { get; init; }
+
+    /// <summary>The view of a visit that has been opened.</summary>
+    public static VisitRecord Of(Guid visitId, Visit visit, int head) => new()
+    {
+        VisitId = visitId,
+        EngineId = visit.Opened!.EngineId,
+        Job = visit.Opened.Job,
+        Date = visit.Opened.Date,
+        State = visit.State,
+        Head = head,
+        Points = [.. visit.Points.Select(p => new VisitPointRecord(p.Point, FigureRecord.Of(p.Found), FigureRecord.Of(p.Left), [.. p.Repeats.Select(r => FigureRecord.Of(r)!)], p.Verdict, p.Outcome))],
+        Next = visit.Next is { } next ? new NextRecord { Do = next.Do, Point = next.Point, CrankDeg = next.CrankDeg, Step = next.Step } : null,
+        Refusals = [.. visit.Refusals.Select(r => new RefusalRecord(r.Code, r.Points, r.Steps, r.Sentence()))],
+        Proved = visit.Proved,
+        ProvedPoints = [.. visit.ProvedPoints.Order(StringComparer.Ordinal)],
+        CrankDeg = visit.CrankDeg,
+        Ticked = visit.Ticked,
+        Late = visit.Late,
+        Refused = [],
+        Corrections = [.. visit.Corrections.Select(c => new CorrectionRecord(c.Entry, c.Why, c.By, c.At))],
+        Signed = visit.Signed is { } s ? new SignedRecord(s.By, s.At, s.Remark) : null,
+        ContextAsked = null,
+    };
+}

@@ -1,0 +1,112 @@
+using ZeroDrift.Core.Lengths;
+
+namespace ZeroDrift.Core.Judging;
+
+/// <summary>
+/// What a book revision asks of one kind of point. Closed: <see cref="Match{T}"/> takes one answer a kind. Not what is turned to meet it
+/// (<see cref="Engines.Adjuster"/>).
+/// </summary>
+public abstract record Demand
+{
+    private Demand()
+    {
+    }
+
+    /// <summary>One answer a kind.</summary>
+    public abstract T Match<T>(Func<Gap, T> gap, Func<Zero, T> zero, Func<Preload, T> preload, Func<Height, T> height, Func<Torque, T> torque);
+
+    /// <summary>The word in a sentence.</summary>
+    public string Word => Match(_ => "gap", _ => "zero lash", _ => "preload", _ => "height", _ => "torque");
+
+    /// <summary>Set by an amount or a sign, with a start state instead of a found figure: everything but a gap.</summary>
+    public bool ByAmount => this is not Gap;
+
+    /// <summary>
+    /// A clearance: a window with or without a figure to set; a single figure, to which a tolerance is added; or the two blades of a
+    /// go/no-go pair, which have no figure to set.
+    /// </summary>
+    /// <param name="Window">Where to leave alone, mm.</param>
+    /// <param name="SetMm">The figure to set, inside the window; null where the book gives none.</param>
+    /// <param name="FleetTolerance">The book gives one figure and the window is the fleet's own, shown as such.</param>
+    public sealed record Gap(Window Window, double? SetMm, bool FleetTolerance) : Demand
+    {
+        /// <summary>Tolerance on either side of a single figure where nobody gives one, mm (common practice, no source).</summary>
+        public const double DefaultToleranceMm = 0.025;
+
+        /// <summary>The figure that a setting aims at: the book's, else the middle of the window.</summary>
+        public double AimMm => SetMm ?? (Window.MinMm + Window.MaxMm) / 2;
+
+        /// <summary>A book window.</summary>
+        /// <exception cref="BadInputException">A limit out of range, or a set figure outside the window.</exception>
+        public static Gap OfWindow(double minMm, double maxMm, double? setMm = null)
+        {
+            var window = Window.Of(minMm, maxMm);
+            if (setMm is { } set && !window.Holds(set))
+                throw new BadInputException("setMm", $"The figure to set, {Require.Text(set)}, must lie in the window {Require.Text(minMm)} to {Require.Text(maxMm)} mm.");
+            return new Gap(window, setMm, false);
+        }
+
+        /// <summary>
+        /// One book figure. Tolerances are the line's, else the fleet's, else 0.025 mm or 1 thou by what the book speaks; the tight side is
+        /// never more than a third of the figure, whoever gives it (common practice, no source).
+        /// </summary>
+        /// <param name="figureMm">Above 0 to 25 mm.</param>
+        /// <param name="tightSideMm">Above 0; null for the default.</param>
+        /// <param name="looseSideMm">Above 0; null for the default.</param>
+        /// <param name="unit">What the book speaks.</param>
+        /// <exception cref="BadInputException">A figure or a tolerance out of range.</exception>
+        public static Gap OfSingleFigure(double figureMm, double? tightSideMm = null, double? looseSideMm = null, LengthUnit unit = LengthUnit.Millimetre)
+        {
+            Require.Above(figureMm, 0, Require.LargestClearanceMm, "figureMm", "The book's figure", "mm");
+            var common = unit == LengthUnit.Thou ? (double)Length.MillimetresPerThou : DefaultToleranceMm;
+            var tight = Require.Above(tightSideMm ?? common, 0, Require.LargestClearanceMm, "tightSideMm", "The tolerance on the tight side", "mm");
+            var loose = Require.Above(looseSideMm ?? common, 0, Require.LargestClearanceMm, "looseSideMm", "The tolerance on the loose side", "mm");
+            return new Gap(Window.Of(figureMm - Math.Min(tight, figureMm / 3), figureMm + loose), figureMm, true);
+        }
+
+        /// <summary>A go/no-go pair: the first goes, the second does not. No figure to set, so never on the figure.</summary>
+        /// <exception cref="BadInputException">A blade out of range, or the wrong way round.</exception>
+        public static Gap OfBlades(double goMm, double noGoMm) => new(Window.Of(goMm, noGoMm, "goMm", "noGoMm"), null, false);
+
+        /// <inheritdoc/>
+        public override T Match<T>(Func<Gap, T> gap, Func<Zero, T> zero, Func<Preload, T> preload, Func<Height, T> height, Func<Torque, T> torque) => gap(this);
+    }
+
+    /// <summary>A solid lifter's screw set to no gap and no preload: the pushrod just turns between the fingers. Judged by that sign.</summary>
+    public sealed record Zero : Demand
+    {
+        /// <inheritdoc/>
+        public override T Match<T>(Func<Gap, T> gap, Func<Zero, T> zero, Func<Preload, T> preload, Func<Height, T> height, Func<Torque, T> torque) => zero(this);
+    }
+
+    /// <summary>Turns past first contact, or a fraction of a lifter's travel; one of the two.</summary>
+    public sealed record Preload(double? Turns, double? Fraction) : Demand
+    {
+        /// <summary>Checked.</summary>
+        /// <exception cref="BadInputException">Neither or both given, or out of range.</exception>
+        public static Preload Of(double? turns, double? fraction)
+        {
+            if (turns is null == fraction is null) throw new BadInputException("demand", "Give the preload as turns, or as a fraction of the plunger's travel; one of the two.");
+            if (turns is { } t) Require.Above(t, 0, 100, "demand.turns", "The preload", "turns");
+            if (fraction is { } f) Require.Above(f, 0, 1, "demand.fraction", "The fraction of the travel");
+            return new Preload(turns, fraction);
+        }
+
+        /// <inheritdoc/>
+        public override T Match<T>(Func<Gap, T> gap, Func<Zero, T> zero, Func<Preload, T> preload, Func<Height, T> height, Func<Torque, T> torque) => preload(this);
+    }
+
+    /// <summary>An injector set to a height over its body, mm.</summary>
+    public sealed record Height(double Mm) : Demand
+    {
+        /// <inheritdoc/>
+        public override T Match<T>(Func<Gap, T> gap, Func<Zero, T> zero, Func<Preload, T> preload, Func<Height, T> height, Func<Torque, T> torque) => height(this);
+    }
+
+    /// <summary>An injector screw run in to a torque, Nm.</summary>
+    public sealed record Torque(double Nm) : Demand
+    {
+        /// <inheritdoc/>
+        public override T Match<T>(Func<Gap, T> gap, Func<Zero, T> zero, Func<Preload, T> preload, Func<Height, T> height, Func<Torque, T> torque) => torque(this);
+    }
+}

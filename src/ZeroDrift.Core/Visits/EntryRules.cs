@@ -1,0 +1,170 @@
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Measuring;
+
+namespace ZeroDrift.Core.Visits;
+
+/// <summary>What may follow what. Each rule looks at the fold so far and answers with a code and its facts, or nothing.</summary>
+internal static class EntryRules
+{
+    private const double ExpectedErrors = 3;
+
+    /// <summary>Why an entry cannot follow; null where it can. Undo, correction and admission look at the whole list and are judged by the visit.</summary>
+    public static Refusal? Judge(VisitFold fold, Entry entry)
+    {
+        if (fold.Abandoned is not null) return new Refusal(RefusalCode.Abandoned);
+        if (entry is Opened opened) return fold.Opened is null ? Open(fold.Context, opened) : new Refusal(RefusalCode.EngineOpen);
+        if (fold.Opened is null) return new Refusal(RefusalCode.NotOpened);
+        try
+        {
+            return entry switch
+            {
+                Chose e => Choose(fold, e),
+                Ticked e => Tick(fold, e),
+                ConditionStated e => State(fold.Context, e),
+                PositionProved e => Known(fold, e.Points),
+                FigureEntry e => Measure(fold, e),
+                ShimRead e => Known(fold, [e.Point]) ?? Shim(e),
+                StartStateSeen e => Known(fold, [e.Point]),
+                Kept e => Keep(fold, e),
+                Dropped e => !fold.Readings.TryGetValue(e.Reading, out var reading) ? new Refusal(RefusalCode.EntryUnknown) : reading.Kept is null ? null : new Refusal(RefusalCode.RestsOn),
+                OutcomeSaid e => Known(fold, [e.Point]),
+                PartChanged e => Known(fold, e.Points) ?? (e.Cylinder is { } c && !fold.Context.Type.Order.Has(c) ? Malformed("cylinder", $"Cylinder {c} is not on this engine of {fold.Context.Type.Order.Count}.") : null),
+                Answered e => Known(fold, e.Points),
+                Noted e => e.Point is null ? null : Known(fold, [e.Point]),
+                Signed => fold.Signed is not null ? new Refusal(RefusalCode.AlreadySigned) : Owed.Refusals(fold).FirstOrDefault(),
+                Countersigned e => Countersign(fold, e),
+                _ => null,
+            };
+        }
+        catch (BadInputException bad)
+        {
+            return Malformed(bad.Field, bad.Message);
+        }
+    }
+
+    public static Refusal Malformed(string field, string sentence) => new(RefusalCode.Malformed) { Field = field, Detail = sentence };
+
+    private static Refusal? Known(VisitFold fold, IReadOnlyList<string> labels)
+    {
+        var unknown = labels.Where(label => fold.PointOf(label) is null).ToList();
+        return unknown.Count == 0 ? null : new Refusal(RefusalCode.PointUnknown) { Points = unknown };
+    }
+
+    public static Refusal? Open(VisitContext context, Opened e)
+    {
+        if (e.EngineId != context.EngineId) return new Refusal(RefusalCode.EngineUnknown);
+        if (e.ShownHours is null && !e.Bench) return Malformed("shownHours", "Give what the hour meter shows; only a head on a bench has none.");
+        if (e.Date.Year is < 1950 or > 2200) return new Refusal(RefusalCode.DateImpossible) { Field = "date" };
+        if (e.Continues is not null && e.Continues != context.AwaitingVisit) return Malformed("continues", "That visit has no points waiting on this engine.");
+        if (e.Method is { } method && Impossible(context, method) is { } sentence) return Malformed("method", sentence);
+        if (e.ShownHours is not { } shown || context.Meter is not { } meter) return null;
+        var days = e.Date.DayNumber - meter.Date.DayNumber;
+        var run = shown - meter.ShownHours;
+        if ((days >= 0 && run < 0) || (days < 0 && run > 0)) return new Refusal(RefusalCode.HoursBackwards) { Field = "shownHours" };
+        if (Math.Abs(run) > 24.0 * (Math.Abs(days) + 1)) return new Refusal(RefusalCode.DateImpossible) { Field = "shownHours" };
+        return null;
+    }
+
+    private static Refusal? Choose(VisitFold fold, Chose e) =>
+        e.Method is { } method && Impossible(fold.Context, method) is { } sentence ? Malformed("method", sentence) : null;
+
+    private static string? Impossible(VisitContext context, TurningMethod method)
+    {
+        try
+        {
+            context.Stops(method);
+            return null;
+        }
+        catch (BadInputException bad)
+        {
+            return bad.Message;
+        }
+    }
+
+    private static Refusal? Tick(VisitFold fold, Ticked e)
+    {
+        if (fold.Context.Steps.FirstOrDefault(s => s.Key == e.Step) is not { } step) return new Refusal(RefusalCode.StepUnknown) { Steps = [e.Step] };
+        if (!e.On && step.List == StepList.MakeSafe && fold.HasFigure) return new Refusal(RefusalCode.RestsOn) { Steps = [e.Step] };
+        if (e.On && step.Counts is not null && Owed.Count(e.Said) is null) return Malformed("said", "Say how many parts: a whole number.");
+        return null;
+    }
+
+    private static Refusal? State(VisitContext context, ConditionStated e)
+    {
+        if (!e.MeasureAnyway && IsWarm(context, e))
+            return new Refusal(RefusalCode.ConditionMissing) { Field = "engineTemperatureC" };
+        return null;
+    }
+
+    /// <summary>Not in the condition of any figure: warm where cold is asked, or hot where the book gives no hot figure.</summary>
+    public static bool IsWarm(VisitContext context, ConditionStated e) => e.Condition == SpecCondition.Cold
+        ? e.EngineTemperatureC > context.ColdMaxC
+        : context.Demands.All(d => d.Condition != SpecCondition.Hot) && !(e.EngineTemperatureC <= context.ColdMaxC);
+
+    private static Refusal? Measure(VisitFold fold, FigureEntry e)
+    {
+        if (Known(fold, [e.Point]) is { } unknown) return unknown;
+        var point = fold.PointOf(e.Point)!;
+        if (fold.Readings.TryGetValue(e.Reading, out var reading))
+        {
+            if (reading.Point != e.Point || reading.Stage != e.Stage) return new Refusal(RefusalCode.Differs) { Field = "reading", Points = [reading.Point] };
+            if (reading.Kept is not null) return new Refusal(RefusalCode.RestsOn) { Points = [e.Point] };
+        }
+        // Reads it once, so that what is no figure is refused by its field.
+        if (e is Tried tried) Reading.FromBlades([tried.Trial]);
+        if (e is FigureRead figure) ReadingWork.OfFigure(figure, fold.Context.DialConversion);
+        if (e.Stage == ReadingStage.Claimed) return null;
+        var bench = fold.Opened!.Bench;
+        if (!bench && Owed.Unticked(fold, s => s.List == StepList.MakeSafe) is { Count: > 0 } steps) return new Refusal(RefusalCode.StepMissing) { Steps = steps };
+        if (fold.Condition is null) return new Refusal(RefusalCode.ConditionMissing);
+        if (!bench && !e.Unproved && !fold.IsProved(e.Point)) return new Refusal(RefusalCode.StopNotProved) { Points = [e.Point] };
+        if (e.Stage != ReadingStage.AsFound && fold.Opened.Job != JobKind.Build && point is { Found: null, FoundBefore: null, Start: null })
+            return new Refusal(RefusalCode.FoundMissing) { Points = [e.Point] };
+        return null;
+    }
+
+    private static Refusal? Shim(ShimRead e)
+    {
+        var mm = Lengths.Length.Parse(e.Thickness, e.Unit, "thickness").Millimetres;
+        return mm is > 0 and <= Require.LargestClearanceMm ? null : Malformed("thickness", $"{e.Thickness} is no thickness of a shim; above 0 to 25 mm is taken. Check the unit.");
+    }
+
+    private static Refusal? Keep(VisitFold fold, Kept e)
+    {
+        if (!fold.Readings.TryGetValue(e.Reading, out var reading) || !reading.SaysSomething) return new Refusal(RefusalCode.ReadingEmpty);
+        if (reading.Kept is not null) return new Refusal(RefusalCode.RestsOn) { Points = [reading.Point] };
+        try
+        {
+            reading.Value();
+        }
+        catch (BadInputException bad)
+        {
+            return new Refusal(RefusalCode.BladesContradict) { Points = [reading.Point], Detail = bad.Message };
+        }
+        return !e.Sure && IsDoubtful(fold, reading) ? new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point] } : null;
+    }
+
+    /// <summary>Over three errors from what the record expects; without an expectation ten times the window or a tenth of it; an as-left out of its window.</summary>
+    private static bool IsDoubtful(VisitFold fold, ReadingWork reading)
+    {
+        var value = reading.Value();
+        var gap = fold.Context.For(fold.Condition?.Condition)?.ByPoint.GetValueOrDefault(reading.Point) as Demand.Gap;
+        if (reading.Stage == ReadingStage.AsLeft && gap is not null && reading.Judge(gap)?.State is VerdictState.Tight or VerdictState.Loose) return true;
+        if (reading.Stage == ReadingStage.AsFound && fold.Context.Expected.TryGetValue(reading.Point, out var expected))
+        {
+            var room = ExpectedErrors * expected.StandardUncertaintyMm;
+            return (value.EstimateMm ?? value.LowerMm) > expected.ClearanceMm + room || (value.EstimateMm ?? value.UpperMm) < expected.ClearanceMm - room;
+        }
+        return gap is not null && ((value.EstimateMm ?? value.LowerMm) >= 10 * gap.Window.MaxMm || (value.EstimateMm ?? value.UpperMm) <= gap.Window.MinMm / 10);
+    }
+
+    private static Refusal? Countersign(VisitFold fold, Countersigned e)
+    {
+        if (fold.Signed is null) return new Refusal(RefusalCode.NotSigned);
+        if (Known(fold, [.. e.Readings.Select(r => r.Point)]) is { } unknown) return unknown;
+        foreach (var reading in e.Readings) _ = reading.Reading;
+        var own = fold.Signed.By == e.By || fold.Readings.Values.Any(r => r.Kept?.By == e.By);
+        return own ? new Refusal(RefusalCode.NotYours) : null;
+    }
+}

@@ -1,0 +1,41 @@
+namespace ZeroDrift.Core.Visits;
+
+/// <summary>
+/// Leads through a visit: lists, condition, then stop by stop. Skipping around is allowed; the guide returns to the first thing left. Whether a
+/// whole stop is measured before the first point is set, or each point finished before the next, is the visit's own choice.
+/// </summary>
+internal static class Guide
+{
+    public static NextTask Next(Visit visit)
+    {
+        if (!visit.Opened!.Bench && Unticked(visit, StepList.MakeSafe) is { } safe) return new NextTask(NextDo.Step, Step: safe);
+        if (visit.Condition is null) return new NextTask(NextDo.Condition);
+        foreach (var stop in visit.Plan.Stops)
+            if (AtStop(visit, stop) is { } task) return task;
+        return visit.Context.Steps.FirstOrDefault(s => !visit.IsTicked(s.Key) && s.List != StepList.MakeSafe && s.Point is null) is { } step
+            ? new NextTask(NextDo.Step, Step: step.Key)
+            : new NextTask(NextDo.Sign);
+    }
+
+    private static string? Unticked(Visit visit, StepList list) => visit.Context.Steps.FirstOrDefault(s => s.List == list && !visit.IsTicked(s.Key))?.Key;
+
+    private static NextTask? AtStop(Visit visit, PlannedStop stop)
+    {
+        var open = visit.Work.Where(p => stop.Points.Contains(p.Point.Label) && Owes(visit, p)).ToList();
+        if (open.Count == 0) return null;
+        var unmeasured = open.Find(visit.OwesFound);
+        var point = visit.Setting == SettingOrder.StopFirst ? unmeasured ?? open[0] : open[0];
+        if (!visit.Opened!.Bench && !visit.IsProved(point) && stop.CrankDeg is { } angle)
+            return new NextTask(visit.CrankDeg is { } here && visit.Plan.Same(here, angle) ? NextDo.Prove : NextDo.Bar, point.Point.Label, angle);
+        var task = visit.OwesFound(point) ? NextDo.Measure
+            : point.Said?.Outcome == PointOutcome.Set || point.Growing(ReadingStage.AsLeft) is not null ? NextDo.MeasureAgain
+            : NextDo.Set;
+        return new NextTask(task, point.Point.Label, stop.CrankDeg);
+    }
+
+    private static bool Owes(Visit visit, PointWork point)
+    {
+        if (visit.Opened!.Continues is not null && point.FoundBefore is null) return false;
+        return visit.OwesFound(point) || visit.OwesLeft(point);
+    }
+}

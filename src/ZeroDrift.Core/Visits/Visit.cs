@@ -1,0 +1,319 @@
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
+
+namespace ZeroDrift.Core.Visits;
+
+/// <summary>What became of an entry that was offered.</summary>
+public enum Taking
+{
+    /// <summary>It is part of the visit.</summary>
+    Taken,
+
+    /// <summary>It came in after the signature: stored and shown with the record.</summary>
+    Late,
+
+    /// <summary>A rule refused it.</summary>
+    Refused,
+}
+
+/// <summary>The answer to one entry.</summary>
+public sealed record TakingResult(Taking Taking, Refusal? Refusal);
+
+/// <summary>A correction, as the record shows it.</summary>
+public sealed record CorrectionView(Guid Entry, string Why, Guid By, DateTimeOffset At);
+
+/// <summary>
+/// One opening of one engine, folded from its entries. A function of the context and of the entries in sequence, of nothing else: entries that
+/// carry a sequence were judged when they were taken and are applied, others are judged in their order. An entry undone, dropped or refused
+/// leaves the visit as if it had never been.
+/// </summary>
+public sealed class Visit
+{
+    private readonly VisitContext context;
+    private readonly List<Entry> entries = [];
+    private VisitFold fold;
+
+    private Visit(VisitContext context)
+    {
+        this.context = context;
+        fold = new VisitFold(context);
+    }
+
+    /// <summary>Folds entries.</summary>
+    public static Visit From(VisitContext context, IEnumerable<Entry> entries)
+    {
+        var visit = new Visit(context);
+        var rebuild = false;
+        foreach (var entry in entries)
+        {
+            if (entry.Sequence is null)
+            {
+                if (rebuild) visit.Rebuild();
+                rebuild = false;
+                visit.Take(entry);
+                continue;
+            }
+            visit.entries.Add(entry);
+            // What reaches back is resolved once, at the end.
+            rebuild |= entry is Undone or Corrected or Admitted || visit.fold.Signed is not null;
+            if (!rebuild) visit.fold.Apply(entry);
+        }
+        if (rebuild) visit.Rebuild();
+        return visit;
+    }
+
+    /// <summary>The entries taken, late ones included, in order.</summary>
+    public IReadOnlyList<Entry> Entries => entries;
+
+    /// <summary>Open, signed or abandoned.</summary>
+    public VisitState State => fold.Abandoned is not null ? VisitState.Abandoned : fold.Signed is not null ? VisitState.Signed : VisitState.Open;
+
+    /// <summary>What it rests on.</summary>
+    public VisitContext Context => context;
+
+    /// <summary>Its first entry; null where there is none yet.</summary>
+    public Opened? Opened => fold.Opened;
+
+    /// <summary>The signature.</summary>
+    public Signed? Signed => fold.Signed;
+
+    /// <summary>The school of positions in force.</summary>
+    public TurningMethod Method => fold.Method;
+
+    /// <summary>Order of the points at a stop.</summary>
+    public PointOrder Order => fold.Order;
+
+    /// <summary>Stop by stop or point by point: as chosen, else the default of the adjuster.</summary>
+    public SettingOrder Setting => fold.ChosenSetting ?? (context.Type.Points.Any(p => p.Adjuster is Adjuster.Shim) ? SettingOrder.StopFirst : SettingOrder.PointByPoint);
+
+    /// <summary>The blades at hand.</summary>
+    public Tray? Tray => fold.Tray;
+
+    /// <summary>The stops of the school in force.</summary>
+    public StopPlan Plan => fold.Plan;
+
+    /// <summary>Cold or hot, as stated last.</summary>
+    public ConditionStated? Condition => fold.Condition;
+
+    /// <summary>The demands judged by.</summary>
+    public ContextDemands? Demands => context.For(fold.Condition?.Condition);
+
+    /// <summary>The stop proved now, or nothing.</summary>
+    public IReadOnlyList<double> Proved => fold.ProvedDeg is { } deg ? [CrankAngle.Normalise(deg, fold.Plan.Cycle)] : [];
+
+    /// <summary>Points proved by name.</summary>
+    public IReadOnlySet<string> ProvedPoints => fold.ProvedPoints;
+
+    /// <summary>Where the crank stands: the last of barred to and proved.</summary>
+    public double? CrankDeg => fold.CrankDeg;
+
+    /// <summary>Steps ticked, in the order of the lists.</summary>
+    public IReadOnlyList<string> Ticked => [.. context.Steps.Where(s => fold.IsTicked(s.Key)).Select(s => s.Key)];
+
+    /// <summary>Every point's work.</summary>
+    public IReadOnlyList<PointWork> Work => fold.Points;
+
+    /// <summary>Entries that came in after the signature and were not admitted.</summary>
+    public IReadOnlyList<Guid> Late { get; private set; } = [];
+
+    /// <summary>Corrections after the signature.</summary>
+    public IReadOnlyList<CorrectionView> Corrections => [.. entries.OfType<Corrected>().Select(c => new CorrectionView(c.Target, c.Why, c.By, c.At))];
+
+    /// <summary>Parts changed.</summary>
+    public IReadOnlyList<PartChanged> Parts => fold.Parts;
+
+    /// <summary>Marks found.</summary>
+    public IReadOnlyList<Marked> Marks => fold.Marks;
+
+    /// <summary>Second persons' readings.</summary>
+    public IReadOnlyList<Countersigned> Countersignatures => fold.Countersigned;
+
+    /// <summary>Answers given, the last of each question.</summary>
+    public IReadOnlyDictionary<VisitQuestion, Answered> Answers => fold.Answers;
+
+    /// <summary>Why a signature would be refused; empty exactly when it would be taken, and for a visit that is closed.</summary>
+    public IReadOnlyList<Refusal> Refusals => State == VisitState.Open && fold.Opened is not null ? Owed.Refusals(fold) : [];
+
+    /// <summary>Measured in no condition that a figure holds for, and known to be.</summary>
+    public bool IsWarm => fold.Condition is { } c && EntryRules.IsWarm(context, c);
+
+    /// <summary>Kept out of every rate: a bench, an abandoned visit, a warm engine, other blades.</summary>
+    public bool IsOutOfTrend => fold.Opened is { Bench: true } || State == VisitState.Abandoned || (IsWarm && fold.Answers.GetValueOrDefault(VisitQuestion.Warm)?.Answer != VisitAnswer.No)
+        || fold.Answers.GetValueOrDefault(VisitQuestion.Warm)?.Answer == VisitAnswer.Yes || fold.Answers.GetValueOrDefault(VisitQuestion.OtherBlades)?.Answer == VisitAnswer.Yes;
+
+    /// <summary>A signed overhead or build with nothing awaiting starts the book's clock anew.</summary>
+    public bool StartsClock => State == VisitState.Signed && fold.Opened is { Bench: false, Job: JobKind.Overhead or JobKind.Build } && fold.Points.All(p => p.Said?.Outcome != PointOutcome.Awaiting || p.Left is not null);
+
+    /// <summary>Whether a step is ticked.</summary>
+    public bool IsTicked(string step) => fold.IsTicked(step);
+
+    /// <summary>What the book asks of a point in the condition stated.</summary>
+    public Demand? DemandOf(PointWork point) => Owed.DemandOf(fold, point);
+
+    /// <summary>Whether a point is set by an amount or a sign.</summary>
+    public bool IsByAmount(PointWork point) => Owed.IsByAmount(fold, point);
+
+    /// <summary>Whether a point still owes a found figure.</summary>
+    public bool OwesFound(PointWork point) => Owed.OwesFound(fold, point);
+
+    /// <summary>Whether a point still owes an as-left.</summary>
+    public bool OwesLeft(PointWork point) => Owed.OwesLeft(fold, point);
+
+    /// <summary>Whether the position is proved for a point.</summary>
+    public bool IsProved(PointWork point) => fold.IsProved(point.Point.Label);
+
+    /// <summary>The points as they stand, in the order of the type.</summary>
+    public IReadOnlyList<PointView> Points => fold.Opened is null ? [] : [.. fold.Points.Select(View)];
+
+    /// <summary>What is asked next; null once it is closed.</summary>
+    public NextTask? Next => State == VisitState.Open && fold.Opened is not null ? Guide.Next(this) : null;
+
+    /// <summary>Offers an entry: judged, and taken unless a rule refuses it.</summary>
+    /// <param name="entry">Without a sequence.</param>
+    /// <param name="knowsPerson">People known besides the context's; null where there are none.</param>
+    public TakingResult Take(Entry entry, Func<Guid, bool>? knowsPerson = null)
+    {
+        if (fold.Abandoned is not null) return Refused(new Refusal(RefusalCode.Abandoned));
+        if (!context.People.Contains(entry.By) && knowsPerson?.Invoke(entry.By) != true) return Refused(new Refusal(RefusalCode.PersonUnknown) { Field = "by" });
+        if (fold.Signed is not null && entry is not Visits.Signed and not Visits.Opened && !entry.AddsToSigned)
+        {
+            entries.Add(entry);
+            Late = [.. Late, entry.Id];
+            return new TakingResult(Taking.Late, null);
+        }
+        if (Judge(entry) is { } refusal) return Refused(refusal);
+        entries.Add(entry);
+        if (entry is Undone or Corrected or Admitted) Rebuild();
+        else fold.Apply(entry);
+        return new TakingResult(Taking.Taken, null);
+    }
+
+    private static TakingResult Refused(Refusal refusal) => new(Taking.Refused, refusal);
+
+    private Refusal? Judge(Entry entry)
+    {
+        if (fold.Opened is null && entry is not Visits.Opened) return new Refusal(RefusalCode.NotOpened);
+        return entry switch
+        {
+            Undone e => JudgeUndo(e),
+            Corrected e => JudgeCorrection(e),
+            Admitted e => e.Targets.All(Late.Contains) ? null : new Refusal(RefusalCode.EntryUnknown),
+            _ => EntryRules.Judge(fold, entry),
+        };
+    }
+
+    private Refusal? JudgeUndo(Undone undo)
+    {
+        var live = Live().ToList();
+        if (live.Find(e => e.Id == undo.Target) is not { } target)
+            return entries.Exists(e => e.Id == undo.Target && e is Undone) ? new Refusal(RefusalCode.RestsOn) : new Refusal(RefusalCode.EntryUnknown);
+        if (target is Visits.Opened) return new Refusal(RefusalCode.RestsOn);
+        if (target is FigureEntry figure && fold.Readings.TryGetValue(figure.Reading, out var reading) && reading.Kept is not null) return new Refusal(RefusalCode.RestsOn) { Points = [figure.Point] };
+        // Nothing rests on it when everything after it would still be taken.
+        var without = new VisitFold(context);
+        foreach (var entry in live.Where(e => e.Id != target.Id))
+        {
+            if (EntryRules.Judge(without, entry) is { } refused && EntryRulesKnew(refused)) return new Refusal(RefusalCode.RestsOn) { Points = refused.Points, Steps = refused.Steps };
+            without.Apply(entry);
+        }
+        return null;
+
+        // Whoever signed it off as sure, or a figure that was refused as doubtful and taken since, does not rest on what is undone.
+        static bool EntryRulesKnew(Refusal refusal) => refusal.Code != RefusalCode.FigureDoubtful;
+    }
+
+    private Refusal? JudgeCorrection(Corrected correction)
+    {
+        if (fold.Signed is null) return new Refusal(RefusalCode.NotSigned);
+        if (Live().FirstOrDefault(e => e.Id == correction.Target) is not { } target) return new Refusal(RefusalCode.EntryUnknown);
+        try
+        {
+            if (correction.Fields.Onto(Now(target)) is not { } replaced)
+                return EntryRules.Malformed("fields", $"An entry of kind {target.Kind} has none of these fields to correct.");
+            if (replaced is Opened opened && EntryRules.Open(context, opened) is { } refused) return refused;
+            if (replaced is Tried { CorrectedFigure: null } tried) Measuring.Reading.FromBlades([tried.Trial]);
+            if (replaced is Tried { CorrectedFigure: { } written } t) Measuring.WrittenFigure.Parse(written, t.Unit, "fields.figure");
+            if (replaced is FigureRead figure) ReadingWork.OfFigure(figure, context.DialConversion);
+            if (replaced is FigureEntry measured) return Contradiction(measured, correction);
+            return null;
+        }
+        catch (BadInputException bad)
+        {
+            return EntryRules.Malformed(bad.Field.StartsWith("fields", StringComparison.Ordinal) ? bad.Field : "fields." + bad.Field, bad.Message);
+        }
+    }
+
+    private Refusal? Contradiction(FigureEntry measured, Corrected correction)
+    {
+        var after = Folded([.. entries, correction]);
+        if (!after.Readings.TryGetValue(measured.Reading, out var reading)) return null;
+        try
+        {
+            reading.Value();
+            return null;
+        }
+        catch (BadInputException bad)
+        {
+            return new Refusal(RefusalCode.BladesContradict) { Points = [measured.Point], Detail = bad.Message };
+        }
+    }
+
+    private Entry Now(Entry entry)
+    {
+        foreach (var correction in entries.OfType<Corrected>().Where(c => c.Target == entry.Id)) entry = correction.Fields.Onto(entry) ?? entry;
+        return entry;
+    }
+
+    private void Rebuild() => fold = Folded(entries, late => Late = late);
+
+    private VisitFold Folded(IReadOnlyList<Entry> all, Action<IReadOnlyList<Guid>>? tellLate = null)
+    {
+        var corrections = all.OfType<Corrected>().ToLookup(c => c.Target);
+        var built = new VisitFold(context);
+        foreach (var entry in Live(all, tellLate))
+        {
+            var now = entry;
+            foreach (var correction in corrections[entry.Id]) now = correction.Fields.Onto(now) ?? now;
+            built.Apply(now);
+        }
+        return built;
+    }
+
+    private IEnumerable<Entry> Live() => Live(entries, null);
+
+    /// <summary>What counts: not undone, and after the signature only what adds to it or was admitted. An admitted entry counts at its own place.</summary>
+    private static IEnumerable<Entry> Live(IReadOnlyList<Entry> all, Action<IReadOnlyList<Guid>>? tellLate)
+    {
+        var signedAt = all.Count;
+        for (var i = 0; i < all.Count && signedAt == all.Count; i++)
+            if (all[i] is Visits.Signed) signedAt = i;
+        var admitted = all.OfType<Admitted>().SelectMany(a => a.Targets).ToHashSet();
+        var counting = all.Where((e, i) => i <= signedAt || e.AddsToSigned || admitted.Contains(e.Id)).ToList();
+        tellLate?.Invoke([.. all.Where((e, i) => i > signedAt && !e.AddsToSigned && !admitted.Contains(e.Id)).Select(e => e.Id)]);
+        var undone = counting.OfType<Undone>().Select(u => u.Target).ToHashSet();
+        return counting.Where(e => e is not Undone && !undone.Contains(e.Id));
+    }
+
+    private PointView View(PointWork point)
+    {
+        var job = fold.Opened!.Job;
+        var found = point.Found;
+        var left = point.Left;
+        var demand = Owed.DemandOf(fold, point);
+        var judged = job == JobKind.Build && found is null ? left : found;
+        var verdict = judged?.Judge(demand as Demand.Gap)?.State;
+        var outcome = point.Said?.Outcome ?? (verdict == VerdictState.InWindow ? job == JobKind.Build ? PointOutcome.Set : PointOutcome.LeftAlone : (PointOutcome?)null);
+        var alone = left is null && found is not null && outcome == PointOutcome.LeftAlone && (demand is null || verdict == VerdictState.InWindow);
+        return new PointView(
+            point.Point.Label,
+            demand,
+            found?.View() ?? point.FoundBefore,
+            left?.View() ?? (alone ? found!.View() : null),
+            [.. point.KeptAt(ReadingStage.AsFound).Skip(1).Select(r => r.View())],
+            verdict ?? FoundBeforeState(point, demand),
+            outcome);
+    }
+
+    private static VerdictState? FoundBeforeState(PointWork point, Demand? demand) =>
+        point is { Found: null, FoundBefore: { Value: { } value } } && demand is Demand.Gap gap && value is not { EstimateMm: null, LowerMm: null, UpperMm: null } ? Judgement.Of(value, [], gap).State : null;
+}

@@ -1,0 +1,128 @@
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
+
+namespace ZeroDrift.Core.Visits;
+
+/// <summary>The lists that a step can belong to.</summary>
+public enum StepList
+{
+    /// <summary>Before the first figure.</summary>
+    MakeSafe,
+
+    /// <summary>What to bring.</summary>
+    Kit,
+
+    /// <summary>Before the covers come off.</summary>
+    Covers,
+
+    /// <summary>At a crank angle.</summary>
+    Stop,
+
+    /// <summary>At a point before its as-left.</summary>
+    Point,
+
+    /// <summary>After the last point, before closing.</summary>
+    BeforeCloseUp,
+
+    /// <summary>Closing up.</summary>
+    CloseUp,
+}
+
+/// <summary>Parts counted out, or back in.</summary>
+public enum Counting
+{
+    /// <summary>Taken out.</summary>
+    Out,
+
+    /// <summary>Put back.</summary>
+    In,
+}
+
+/// <summary>One step to tick off. Keys are unique, for points too (<c>bridge:3E</c>).</summary>
+/// <param name="Key">Its name in entries.</param>
+/// <param name="List">Where it belongs.</param>
+/// <param name="Text">What to do.</param>
+public sealed record VisitStep(string Key, StepList List, string Text)
+{
+    /// <summary>The point it belongs to.</summary>
+    public string? Point { get; init; }
+
+    /// <summary>The crank angle it belongs to.</summary>
+    public double? CrankDeg { get; init; }
+
+    /// <summary>Parts counted: the number said at <see cref="Counting.Out"/> must come back.</summary>
+    public Counting? Counts { get; init; }
+
+    /// <summary>What ties an out-step to its in-step.</summary>
+    public string? Pair { get; init; }
+}
+
+/// <summary>What one revision asks, in one condition.</summary>
+/// <param name="Revision">Its name.</param>
+/// <param name="Source">Where the figures come from.</param>
+/// <param name="Condition">Cold or hot.</param>
+/// <param name="ByPoint">What is asked of each point, by label; a point without an entry is not judged.</param>
+public sealed record ContextDemands(string Revision, string Source, SpecCondition Condition, IReadOnlyDictionary<string, Demand> ByPoint);
+
+/// <summary>What the record expects of a point today.</summary>
+/// <param name="ClearanceMm">Middle.</param>
+/// <param name="StandardUncertaintyMm">Of the forecast, a reading's own included.</param>
+public sealed record ExpectedFigure(double ClearanceMm, double StandardUncertaintyMm);
+
+/// <summary>The meter as it was last known.</summary>
+/// <param name="Date">The day.</param>
+/// <param name="ShownHours">What it showed.</param>
+/// <param name="OffsetHours">Hours of earlier meters.</param>
+public sealed record ContextMeter(DateOnly Date, double ShownHours, double OffsetHours);
+
+/// <summary>A point an earlier visit left waiting, with what it was found as.</summary>
+public sealed record AwaitingPoint(string Point, FigureView Found);
+
+/// <summary>
+/// All that a fold rests on, fixed when the visit is opened: the same entries with the same context give the same visit on a server and on a
+/// tablet.
+/// </summary>
+public sealed record VisitContext
+{
+    /// <summary>The engine.</summary>
+    public required Guid EngineId { get; init; }
+
+    /// <summary>Its type, points and book list.</summary>
+    public required EngineType Type { get; init; }
+
+    /// <summary>What the book asks; the first is the usual condition, at most one each.</summary>
+    public required IReadOnlyList<ContextDemands> Demands { get; init; }
+
+    /// <summary>The people known.</summary>
+    public required IReadOnlySet<Guid> People { get; init; }
+
+    /// <summary>The steps to tick.</summary>
+    public required IReadOnlyList<VisitStep> Steps { get; init; }
+
+    /// <summary>What is expected of each point, by label.</summary>
+    public IReadOnlyDictionary<string, ExpectedFigure> Expected { get; init; } = new Dictionary<string, ExpectedFigure>();
+
+    /// <summary>Warmer than this is not cold, °C (common practice, no source).</summary>
+    public double ColdMaxC { get; init; } = 40;
+
+    /// <summary>Clearance per dial travel; null where the type gives none.</summary>
+    public double? DialConversion { get; init; }
+
+    /// <summary>The last look at the meter; null where there was none.</summary>
+    public ContextMeter? Meter { get; init; }
+
+    /// <summary>The visit whose points wait, if one does.</summary>
+    public Guid? AwaitingVisit { get; init; }
+
+    /// <summary>Those points.</summary>
+    public IReadOnlyList<AwaitingPoint> Awaiting { get; init; } = [];
+
+    /// <summary>The demands of a condition, else the usual ones.</summary>
+    public ContextDemands? For(SpecCondition? condition) => Demands.FirstOrDefault(d => d.Condition == condition) ?? (Demands.Count > 0 ? Demands[0] : null);
+
+    /// <summary>The stops of a school, worked out once.</summary>
+    /// <exception cref="BadInputException">A school this engine does not allow.</exception>
+    public StopPlan Stops(TurningMethod method) => plans.GetOrAdd(method, m => new StopPlan(Type, m));
+
+    private readonly System.Collections.Concurrent.ConcurrentDictionary<TurningMethod, StopPlan> plans = new();
+}

@@ -1,0 +1,141 @@
+using ZeroDrift.Core.Engines;
+
+namespace ZeroDrift.Core.Visits;
+
+/// <summary>The state that entries lead to, one after another. Applying judges nothing; <see cref="EntryRules"/> does, before.</summary>
+internal sealed class VisitFold
+{
+    private readonly Dictionary<string, PointWork> points;
+    private readonly Dictionary<string, (bool On, string? Said)> ticks = [];
+    private readonly Dictionary<Guid, ReadingWork> readings = [];
+    private readonly Dictionary<VisitQuestion, Answered> answers = [];
+
+    public VisitFold(VisitContext context)
+    {
+        Context = context;
+        points = context.Type.Points.ToDictionary(p => p.Label, p => new PointWork(p), StringComparer.Ordinal);
+        Points = [.. context.Type.Points.Select(p => points[p.Label])];
+        Method = context.Type.Method;
+    }
+
+    public VisitContext Context { get; }
+
+    public IReadOnlyList<PointWork> Points { get; }
+
+    public Opened? Opened { get; private set; }
+
+    public TurningMethod Method { get; private set; }
+
+    public PointOrder Order { get; private set; }
+
+    public SettingOrder? ChosenSetting { get; private set; }
+
+    public Tray? Tray { get; private set; }
+
+    public ConditionStated? Condition { get; private set; }
+
+    public double? ProvedDeg { get; private set; }
+
+    public IReadOnlySet<string> ProvedPoints { get; private set; } = new HashSet<string>();
+
+    public double? CrankDeg { get; private set; }
+
+    public Signed? Signed { get; private set; }
+
+    public Abandoned? Abandoned { get; private set; }
+
+    public List<PartChanged> Parts { get; } = [];
+
+    public List<Marked> Marks { get; } = [];
+
+    public List<Countersigned> Countersigned { get; } = [];
+
+    public IReadOnlyDictionary<VisitQuestion, Answered> Answers => answers;
+
+    public IReadOnlyDictionary<Guid, ReadingWork> Readings => readings;
+
+    public IEnumerable<string> TickedOn => ticks.Where(t => t.Value.On).Select(t => t.Key);
+
+    public StopPlan Plan => Context.Stops(Method);
+
+    /// <summary>Whether a live figure was measured at the engine (a claimed one was not).</summary>
+    public bool HasFigure => readings.Values.Any(r => r.Stage != ReadingStage.Claimed);
+
+    public bool IsTicked(string step) => ticks.GetValueOrDefault(step).On;
+
+    public string? SaidAt(string step) => ticks.TryGetValue(step, out var tick) && tick.On ? tick.Said : null;
+
+    public PointWork? PointOf(string label) => points.GetValueOrDefault(label);
+
+    /// <summary>Whether a figure at this point is proved: its stop by the plan, or the point by name.</summary>
+    public bool IsProved(string label) => ProvedPoints.Contains(label) || (ProvedDeg is { } deg && Plan.StopOf(label) is { } stop && Plan.Same(deg, stop));
+
+    public void Apply(Entry entry)
+    {
+        switch (entry)
+        {
+            case Opened e: Open(e); break;
+            case Chose e:
+                (Method, Order, ChosenSetting, Tray) = (e.Method ?? Method, e.Order ?? Order, e.Setting ?? ChosenSetting, e.Tray ?? Tray);
+                break;
+            case Ticked e: ticks[e.Step] = (e.On, e.Said); break;
+            case ConditionStated e: Condition = e; break;
+            case PositionProved e: Prove(e); break;
+            case BarredTo e: Bar(e); break;
+            case FigureEntry e: Measure(e); break;
+            case ShimRead e: PointOf(e.Point)?.Add(e); break;
+            case StartStateSeen e when PointOf(e.Point) is { } point: point.Start = e; break;
+            case Kept e: Keep(e); break;
+            case Dropped e when readings.Remove(e.Reading, out var dropped): points[dropped.Point].Drop(dropped); break;
+            case OutcomeSaid e when PointOf(e.Point) is { } point: point.Said = e; break;
+            case PartChanged e: Parts.Add(e); break;
+            case Answered e: answers[e.Question] = e; break;
+            case Marked e: Marks.Add(e); break;
+            case Countersigned e: Countersigned.Add(e); break;
+            case Abandoned e: Abandoned = e; break;
+            case Signed e: Signed = e; break;
+            default: break; // notes and pauses change nothing here; undo, correction and admission are resolved before
+        }
+    }
+
+    private void Open(Opened e)
+    {
+        Opened = e;
+        (Method, Order, ChosenSetting, Tray) = (e.Method ?? Method, e.Order ?? PointOrder.ByCylinder, e.Setting, e.Tray);
+        if (e.Continues is null || e.Continues != Context.AwaitingVisit) return;
+        foreach (var waiting in Context.Awaiting)
+            if (PointOf(waiting.Point) is { } point) point.FoundBefore = waiting.Found;
+    }
+
+    private void Prove(PositionProved e)
+    {
+        ProvedDeg = e.CrankDeg;
+        ProvedPoints = e.Points.ToHashSet();
+        if (e.CrankDeg is { } deg) CrankDeg = CrankAngle.Normalise(deg, Plan.Cycle);
+    }
+
+    private void Bar(BarredTo e)
+    {
+        if (ProvedDeg is not { } proved || !Plan.Same(proved, e.CrankDeg)) ProvedDeg = null;
+        ProvedPoints = new HashSet<string>();
+        CrankDeg = CrankAngle.Normalise(e.CrankDeg, Plan.Cycle);
+    }
+
+    private void Measure(FigureEntry e)
+    {
+        if (PointOf(e.Point) is not { } point) return;
+        if (!readings.TryGetValue(e.Reading, out var reading))
+        {
+            readings[e.Reading] = reading = new ReadingWork(e, Context.DialConversion);
+            point.Add(reading);
+        }
+        reading.Add(e);
+    }
+
+    private void Keep(Kept e)
+    {
+        if (!readings.TryGetValue(e.Reading, out var reading) || reading.Kept is not null) return;
+        reading.Kept = e;
+        points[reading.Point].Keep(reading);
+    }
+}

@@ -1,0 +1,33 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using ZeroDrift.Data.Model;
+
+namespace ZeroDrift.Data.Configurations;
+
+internal sealed class EngineTypeConfiguration : IEntityTypeConfiguration<EngineTypeRow>
+{
+    public void Configure(EntityTypeBuilder<EngineTypeRow> builder)
+    {
+        builder.HasIndex(t => t.NameKey).IsUnique();
+        builder.Property(t => t.Version).IsConcurrencyToken();
+        builder.OwnsOne(t => t.Timing);
+        builder.OwnsMany(t => t.BookStops, stops => stops.ToJson());
+        builder.HasMany(t => t.Points).WithOne().HasForeignKey(p => p.EngineTypeId).OnDelete(DeleteBehavior.Restrict);
+        builder.HasMany(t => t.Revisions).WithOne().HasForeignKey(r => r.EngineTypeId).OnDelete(DeleteBehavior.Restrict);
+        builder.ToTable(t => t.HasCheckConstraint("CK_EngineTypes_Pitch", "PitchMm IS NULL OR (PitchMm > 0 AND PitchMm <= 10)"));
+    }
+}
+
+internal sealed class LashPointConfiguration : IEntityTypeConfiguration<LashPointRow>
+{
+    public void Configure(EntityTypeBuilder<LashPointRow> builder) => builder.HasIndex(p => new { p.EngineTypeId, p.Label }).IsUnique();
+}
+
+internal sealed class SpecRevisionConfiguration : IEntityTypeConfiguration<SpecRevisionRow>
+{
+    public void Configure(EntityTypeBuilder<SpecRevisionRow> builder)
+    {
+        builder.HasIndex(r => new { r.EngineTypeId, r.RevisionKey, r.Condition }).IsUnique();
+        builder.OwnsMany(r => r.Lines, lines => lines.ToJson());
+    }
+}

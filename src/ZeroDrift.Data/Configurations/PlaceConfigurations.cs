@@ -1,0 +1,34 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using ZeroDrift.Data.Model;
+
+namespace ZeroDrift.Data.Configurations;
+
+internal sealed class SiteConfiguration : IEntityTypeConfiguration<SiteRow>
+{
+    public void Configure(EntityTypeBuilder<SiteRow> builder)
+    {
+        builder.HasIndex(s => s.NameKey).IsUnique();
+        builder.Property(s => s.Version).IsConcurrencyToken();
+    }
+}
+
+internal sealed class MachineConfiguration : IEntityTypeConfiguration<MachineRow>
+{
+    public void Configure(EntityTypeBuilder<MachineRow> builder)
+    {
+        builder.HasIndex(m => m.NameKey).IsUnique();
+        builder.Property(m => m.Version).IsConcurrencyToken();
+        builder.HasOne(m => m.Site).WithMany().HasForeignKey(m => m.SiteId).OnDelete(DeleteBehavior.Restrict);
+    }
+}
+
+internal sealed class PersonConfiguration : IEntityTypeConfiguration<PersonRow>
+{
+    public void Configure(EntityTypeBuilder<PersonRow> builder) => builder.HasIndex(p => p.NameKey).IsUnique();
+}
+
+internal sealed class ChangeConfiguration : IEntityTypeConfiguration<ChangeRow>
+{
+    public void Configure(EntityTypeBuilder<ChangeRow> builder) => builder.HasIndex(c => new { c.SubjectId, c.Id });
+}

@@ -1,0 +1,36 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using ZeroDrift.Data.Model;
+
+namespace ZeroDrift.Data.Configurations;
+
+internal sealed class ReadingConfiguration : IEntityTypeConfiguration<ReadingRow>
+{
+    public void Configure(EntityTypeBuilder<ReadingRow> builder)
+    {
+        builder.HasKey(r => new { r.VisitKey, r.Point, r.Stage });
+        builder.HasIndex(r => new { r.EngineId, r.Point });
+        builder.Property(r => r.Stage).HasConversion<int>();
+        builder.HasOne<VisitRow>().WithMany(v => v.Readings).HasForeignKey(r => r.VisitKey).OnDelete(DeleteBehavior.Restrict);
+    }
+}
+
+internal sealed class OutlookConfiguration : IEntityTypeConfiguration<OutlookRow>
+{
+    public void Configure(EntityTypeBuilder<OutlookRow> builder)
+    {
+        builder.HasKey(o => o.EngineId);
+        builder.HasIndex(o => o.EngineTypeId);
+        builder.HasOne<EngineRow>().WithOne().HasForeignKey<OutlookRow>(o => o.EngineId).OnDelete(DeleteBehavior.Restrict);
+    }
+}
+
+internal sealed class GroupConfiguration : IEntityTypeConfiguration<GroupRow>
+{
+    public void Configure(EntityTypeBuilder<GroupRow> builder) => builder.HasKey(g => new { g.EngineTypeId, g.Kind });
+}
+
+internal sealed class MarkConfiguration : IEntityTypeConfiguration<MarkRow>
+{
+    public void Configure(EntityTypeBuilder<MarkRow> builder) => builder.HasKey(m => new { m.EngineId, m.Name });
+}

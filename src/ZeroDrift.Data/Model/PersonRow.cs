@@ -1,0 +1,11 @@
+namespace ZeroDrift.Data.Model;
+
+/// <summary>Someone who measures, sets or signs. Chosen, not typed anew.</summary>
+public sealed class PersonRow : INamed
+{
+    public Guid Id { get; set; }
+    public required string Name { get; set; }
+    public string NameKey { get; set; } = "";
+    public required string Initials { get; set; }
+    public DateTime? ArchivedAt { get; set; }
+}

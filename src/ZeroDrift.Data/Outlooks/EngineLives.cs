@@ -1,0 +1,80 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Core.Drift;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Outlook;
+using ZeroDrift.Core.Visits;
+using ZeroDrift.Data.Mapping;
+using ZeroDrift.Data.Model;
+
+namespace ZeroDrift.Data.Outlooks;
+
+/// <summary>An engine's life as the core looks ahead with it, with the little more that is kept of it.</summary>
+public sealed record EngineLife(EngineRow Engine, EngineRecord Record, double MeterOffset, IReadOnlyList<(double? Mm, double? Hours)> Before);
+
+/// <summary>Reads lives from the projections: meter, signed visits, standing figures.</summary>
+public static class EngineLives
+{
+    /// <summary>The lives of some engines of one type; null for all of them.</summary>
+    public static async Task<IReadOnlyList<EngineLife>> LoadAsync(ZeroDriftContext data, EngineTypeRow type, FleetRow fleet, DateOnly today, Guid? only = null)
+    {
+        var engines = await data.Engines.AsNoTracking().Where(e => e.EngineTypeId == type.Id && e.ArchivedAt == null && (only == null || e.Id == only)).OrderBy(e => e.Name).ToListAsync();
+        var ids = engines.Select(e => e.Id).ToList();
+        var meters = (await Of(data.MeterReadings.AsNoTracking(), only, ids).ToListAsync()).ToLookup(m => m.EngineId);
+        var visits = (await (only is { } one ? data.Visits.AsNoTracking().Where(v => v.EngineId == one) : data.Visits.AsNoTracking().Where(v => data.Engines.Any(e => e.Id == v.EngineId && e.EngineTypeId == type.Id)))
+            .Where(v => v.State == VisitState.Signed && !v.Bench).ToListAsync()).ToLookup(v => v.EngineId);
+        var readings = (await (only is { } single ? data.Readings.AsNoTracking().Where(r => r.EngineId == single) : data.Readings.AsNoTracking().Where(r => data.Engines.Any(e => e.Id == r.EngineId && e.EngineTypeId == type.Id))).ToListAsync()).ToLookup(r => r.VisitKey);
+        var inForce = type.InForce(today);
+        var demands = inForce is null ? new Dictionary<LashKind, Demand>() : DemandMapping.Demands(inForce.Lines, fleet);
+        return [.. engines.Select(engine => Life(engine, type, demands, inForce?.Condition ?? SpecCondition.Cold, meters[engine.Id], visits[engine.Id], readings, today))];
+    }
+
+    private static IQueryable<MeterReadingRow> Of(IQueryable<MeterReadingRow> all, Guid? only, List<Guid> ids) =>
+        only is { } one ? all.Where(m => m.EngineId == one) : ids.Count == 0 ? all.Where(_ => false) : all.Where(m => ids.Contains(m.EngineId));
+
+    private static EngineLife Life(EngineRow engine, EngineTypeRow type, IReadOnlyDictionary<LashKind, Demand> demands, SpecCondition condition, IEnumerable<MeterReadingRow> readings, IEnumerable<VisitRow> all, ILookup<long, ReadingRow> figures, DateOnly today)
+    {
+        var meter = readings.ToHistory();
+        var visits = all.Where(v => v.TotalHours is not null).OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
+        var hoursNow = Math.Max(meter.Latest?.TotalHours ?? 0, visits.Count > 0 ? visits[^1].TotalHours!.Value : 0);
+        var breakIns = visits.Where(v => v.Job == JobKind.Build).Select(v => v.TotalHours!.Value).ToList();
+        var byVisit = visits.Select(v => figures[v.Key].ToLookup(r => r.Point, StringComparer.Ordinal)).ToList();
+        var before = new List<(double?, double?)>();
+        var points = type.Points.OrderBy(p => p.Order).Select(point =>
+        {
+            var own = new List<PointVisit>();
+            ReadingRow? standing = null;
+            (double? Mm, double? Hours) last = (null, null);
+            for (var i = 0; i < visits.Count; i++)
+            {
+                var rows = byVisit[i][point.Label].ToList();
+                if (rows.Count == 0) continue;
+                var visit = visits[i];
+                var (found, left) = (rows.Find(r => r.Stage == StandingStage.Found), rows.Find(r => r.Stage == StandingStage.Left));
+                own.Add(new PointVisit(visit.TotalHours!.Value, Figure(found), Figure(left))
+                {
+                    Adjusted = left is not null,
+                    Excluded = visit.OutOfTrend,
+                    PartChanged = rows[0].PartChanged,
+                    OtherCondition = visit.Condition != condition,
+                    BreakIn = breakIns.Exists(built => visit.TotalHours >= built && visit.TotalHours < built + type.BreakInHours),
+                });
+                if (visit.OutOfTrend) continue;
+                if ((left ?? found) is { } stands && (stands.EstimateMm ?? stands.LowerMm ?? stands.UpperMm) is not null) standing = stands;
+                if ((left ?? found)?.EstimateMm is { } mm) last = (mm, visit.TotalHours);
+            }
+            before.Add(last);
+            return new PointRecord(point.Label, point.Kind.ToString(), demands.GetValueOrDefault(point.Kind) as Demand.Gap, own, standing?.ToReading()) { StandingDragged = standing?.Dragged ?? false };
+        }).ToList();
+        var usage = Usage.Of(meter.Totals, today, engine.DutyHoursPerDay, engine.MonthlyWeights);
+        return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), hoursNow, usage, Clock(type, visits), points), meter.Offset, before);
+    }
+
+    private static (double, double)? Figure(ReadingRow? reading) => reading is { EstimateMm: { } mm, UncertaintyMm: { } u } ? (mm, u) : null;
+
+    private static BookClock? Clock(EngineTypeRow type, List<VisitRow> visits) => visits.FindLast(v => v.StartsClock) is { } last
+        ? new BookClock(type.BookHours, type.BookMonths, type.FirstCheckHours, last.TotalHours!.Value, last.Date, last.Job == JobKind.Build)
+        : null;
+}

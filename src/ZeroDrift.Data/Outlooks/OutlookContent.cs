@@ -1,0 +1,58 @@
+using System.Text.Json;
+using ZeroDrift.Contract;
+using ZeroDrift.Contract.Visits;
+using ZeroDrift.Core.Drift;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Data.Model;
+
+namespace ZeroDrift.Data.Outlooks;
+
+/// <summary>What is kept of an engine's outlook: all that the yard, the engine's page and a context need without reading its life.</summary>
+public sealed record OutlookContent
+{
+    public required double HoursNow { get; init; }
+
+    /// <summary>What to take off the total for what the meter shows.</summary>
+    public required double MeterOffset { get; init; }
+    public required Usage Usage { get; init; }
+    public BookClock? Book { get; init; }
+    public double? DriftHours { get; init; }
+    public double? EarlyHours { get; init; }
+    public double? LateHours { get; init; }
+    public string? DecidedBy { get; init; }
+    public LimitSide? Side { get; init; }
+    public double? DeciderMmPer1000h { get; init; }
+    public required IReadOnlyList<FindingContent> Findings { get; init; }
+    public required bool HasFigures { get; init; }
+    public string? Trouble { get; init; }
+    public required IReadOnlyList<PointContent> Points { get; init; }
+
+    public static OutlookContent Of(OutlookRow row) => JsonSerializer.Deserialize<OutlookContent>(row.Content, Json)!;
+
+    public string ToJson() => JsonSerializer.Serialize(this, Json);
+
+    private static JsonSerializerOptions Json { get; } = ContractJson.Apply(new JsonSerializerOptions(JsonSerializerDefaults.Web) { DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull });
+}
+
+/// <summary>A point that stands out of its window: found, and not set.</summary>
+public sealed record FindingContent(string Point, VerdictState State, double? Mm, double? LimitMm);
+
+/// <summary>One point of the outlook.</summary>
+public sealed record PointContent
+{
+    public required string Label { get; init; }
+    public double? MinMm { get; init; }
+    public double? MaxMm { get; init; }
+    public double? SetMm { get; init; }
+    public double? LastMm { get; init; }
+    public double? ExpectedMm { get; init; }
+    public double? ExpectedSdMm { get; init; }
+    public VerdictState? Standing { get; init; }
+    public double? MmPer1000h { get; init; }
+    public double? StandardErrorMmPer1000h { get; init; }
+    public bool UnlikeSiblings { get; init; }
+    public double? HoursToRisk { get; init; }
+    public LimitSide? Side { get; init; }
+    public ExpectedRecord? Expected { get; init; }
+}

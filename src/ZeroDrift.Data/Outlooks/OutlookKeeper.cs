@@ -1,0 +1,159 @@
+using System.Security.Cryptography;
+using System.Text;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Visits;
+using ZeroDrift.Core.Drift;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Outlook;
+using ZeroDrift.Data.Model;
+
+namespace ZeroDrift.Data.Outlooks;
+
+/// <summary>Keeps the outlooks: one engine at once, inside the transaction that changed it; a type's group whole, worked out beside the work of others.</summary>
+public static class OutlookKeeper
+{
+    /// <summary>The model the rows name.</summary>
+    public const string Model = "6a";
+
+    /// <summary>A type of so few engines is fitted whole at once: its group is the engine itself and its sisters.</summary>
+    private const int FitAtOnceUpTo = 4;
+
+    /// <summary>What a whole fit of a type came to.</summary>
+    public sealed record TypeOutlooks(Guid TypeId, IReadOnlyList<OutlookRow> Rows, IReadOnlyList<GroupRow> Groups);
+
+    /// <summary>Brings one engine's outlook up to its record, with the components its group has now.</summary>
+    /// <returns>Whether the rest of its type should be fitted again.</returns>
+    public static async Task<bool> RefreshAsync(ZeroDriftContext data, Guid engineId, DateOnly today)
+    {
+        var engine = await data.Engines.AsNoTracking().FirstAsync(e => e.Id == engineId);
+        var type = await TypeAsync(data, engine.EngineTypeId);
+        if (type is null) return false;
+        if (await data.Engines.CountAsync(e => e.EngineTypeId == engine.EngineTypeId && e.ArchivedAt == null) <= FitAtOnceUpTo)
+        {
+            await KeepAsync(data, (await FitAsync(data, engine.EngineTypeId, today))!);
+            return false;
+        }
+        var fleet = await FleetAsync(data);
+        var lives = await EngineLives.LoadAsync(data, type, fleet, today, engineId);
+        if (lives.Count == 0) return false;
+        var groups = (await data.Groups.AsNoTracking().Where(g => g.EngineTypeId == type.Id).ToListAsync()).ToDictionary(g => g.Kind.ToString(), g => new RandomEffects(g.Mean, g.VarianceOfMean, g.TauSquared, g.VarianceOfTauSquared), StringComparer.Ordinal);
+        await UpsertAsync(data, Row(lives[0], type, TypeOutlook.One(lives[0].Record, groups, today, fleet.Risk), today));
+        return true;
+    }
+
+    /// <summary>Fits a whole type; nothing is written. Null where there is no such type.</summary>
+    public static async Task<TypeOutlooks?> FitAsync(ZeroDriftContext data, Guid typeId, DateOnly today)
+    {
+        if (await TypeAsync(data, typeId) is not { } type) return null;
+        var fleet = await FleetAsync(data);
+        var lives = await EngineLives.LoadAsync(data, type, fleet, today);
+        var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, fleet.Risk);
+        return new TypeOutlooks(
+            typeId,
+            [.. lives.Zip(fit.Engines).Select(p => Row(p.First, type, p.Second, today))],
+            [.. fit.Groups.Select(g => new GroupRow { EngineTypeId = typeId, Kind = Enum.Parse<LashKind>(g.Key), Mean = g.Value.Mean, VarianceOfMean = g.Value.VarianceOfMean, TauSquared = g.Value.TauSquared, VarianceOfTauSquared = g.Value.VarianceOfTauSquared })]);
+    }
+
+    /// <summary>Keeps a fit; part of the transaction under way. Rows that say the same are left as they are.</summary>
+    public static async Task KeepAsync(ZeroDriftContext data, TypeOutlooks fit)
+    {
+        var known = await data.Outlooks.Where(o => o.EngineTypeId == fit.TypeId).ToDictionaryAsync(o => o.EngineId);
+        foreach (var row in fit.Rows) Upsert(data, known.GetValueOrDefault(row.EngineId) ?? await data.Outlooks.FirstOrDefaultAsync(o => o.EngineId == row.EngineId), row);
+        var groups = await data.Groups.Where(g => g.EngineTypeId == fit.TypeId).ToListAsync();
+        foreach (var gone in groups.Where(g => fit.Groups.All(f => f.Kind != g.Kind))) data.Groups.Remove(gone);
+        foreach (var group in fit.Groups)
+        {
+            if (groups.Find(g => g.Kind == group.Kind) is { } present) (present.Mean, present.VarianceOfMean, present.TauSquared, present.VarianceOfTauSquared) = (group.Mean, group.VarianceOfMean, group.TauSquared, group.VarianceOfTauSquared);
+            else data.Groups.Add(group);
+        }
+        await data.SaveChangesAsync();
+    }
+
+    private static async Task UpsertAsync(ZeroDriftContext data, OutlookRow row)
+    {
+        Upsert(data, await data.Outlooks.FirstOrDefaultAsync(o => o.EngineId == row.EngineId), row);
+        await data.SaveChangesAsync();
+    }
+
+    private static void Upsert(ZeroDriftContext data, OutlookRow? known, OutlookRow row)
+    {
+        if (known is null)
+        {
+            data.Outlooks.Add(row);
+            return;
+        }
+        if (known.Fingerprint == row.Fingerprint && known.AsOf == row.AsOf) return;
+        (known.EngineTypeId, known.Model, known.Fingerprint, known.AsOf, known.Content) = (row.EngineTypeId, row.Model, row.Fingerprint, row.AsOf, row.Content);
+        known.Version++;
+    }
+
+    private static Task<EngineTypeRow?> TypeAsync(ZeroDriftContext data, Guid typeId) =>
+        data.EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().FirstOrDefaultAsync(t => t.Id == typeId);
+
+    private static async Task<FleetRow> FleetAsync(ZeroDriftContext data) => await data.Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow();
+
+    private static OutlookRow Row(EngineLife life, EngineTypeRow type, EngineOutlook outlook, DateOnly today)
+    {
+        var content = Content(life, outlook).ToJson();
+        return new OutlookRow
+        {
+            EngineId = life.Engine.Id,
+            EngineTypeId = type.Id,
+            Model = Model,
+            Fingerprint = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(content)).AsSpan(0, 12)),
+            AsOf = today,
+            Content = content,
+            Version = 1,
+        };
+    }
+
+    private static OutlookContent Content(EngineLife life, EngineOutlook outlook)
+    {
+        var record = life.Record;
+        return new OutlookContent
+        {
+            HoursNow = record.HoursNow,
+            MeterOffset = life.MeterOffset,
+            Usage = record.Usage,
+            Book = record.Book,
+            DriftHours = outlook.DriftHours,
+            EarlyHours = outlook.EarlyHours,
+            LateHours = outlook.LateHours,
+            DecidedBy = outlook.DecidedBy,
+            Side = outlook.Side,
+            DeciderMmPer1000h = outlook.Points.FirstOrDefault(p => p.Label == outlook.DecidedBy)?.Rate?.MmPer1000h,
+            Findings = [.. outlook.Findings.Select(f => Finding(record.Points.First(p => p.Label == f.Label), f.Standing!.Value))],
+            HasFigures = record.Points.Any(p => p.Standing is not null),
+            Trouble = outlook.Trouble,
+            Points = [.. outlook.Points.Select((p, i) => Point(p, record.Points[i], life.Before[i]))],
+        };
+    }
+
+    private static FindingContent Finding(PointRecord point, VerdictState state) =>
+        new(point.Label, state, point.Standing?.EstimateMm ?? point.Standing?.UpperMm ?? point.Standing?.LowerMm, state == VerdictState.Tight ? point.Spec?.Window.MinMm : point.Spec?.Window.MaxMm);
+
+    private static PointContent Point(PointOutlook outlook, PointRecord record, (double? Mm, double? Hours) before)
+    {
+        var (mean, sd) = (outlook.Forecast?.MeanMm(0), outlook.Forecast?.SdMm(0));
+        // A reading to come has its own error on top of the forecast's.
+        var surprise = sd is { } s ? Math.Sqrt(s * s + AimOff.LeastUncertaintyMm * AimOff.LeastUncertaintyMm) : (double?)null;
+        return new PointContent
+        {
+            Label = outlook.Label,
+            MinMm = record.Spec?.Window.MinMm,
+            MaxMm = record.Spec?.Window.MaxMm,
+            SetMm = record.Spec?.AimMm,
+            LastMm = record.Standing?.EstimateMm,
+            ExpectedMm = mean,
+            ExpectedSdMm = sd,
+            Standing = outlook.Standing,
+            MmPer1000h = outlook.Rate?.MmPer1000h,
+            StandardErrorMmPer1000h = outlook.Rate?.StandardErrorMmPer1000h,
+            UnlikeSiblings = outlook.UnlikeSiblings,
+            HoursToRisk = outlook.HoursToRisk,
+            Side = outlook.Side,
+            Expected = before.Mm is null && mean is null ? null : new ExpectedRecord(outlook.Label, mean, surprise, outlook.Rate?.MmPer1000h, outlook.Rate?.StandardErrorMmPer1000h, before.Mm, before.Hours),
+        };
+    }
+}

@@ -1,0 +1,88 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Visits;
+using ZeroDrift.Core.Visits;
+using ZeroDrift.Data.Mapping;
+using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Outlooks;
+
+namespace ZeroDrift.Data.Visits;
+
+/// <summary>Puts together all that a visit of an engine will rest on.</summary>
+public static class ContextBuilder
+{
+    /// <summary>The context of an engine on a day; null where there is no such engine.</summary>
+    public static async Task<ContextRecord?> BuildAsync(ZeroDriftContext data, Guid engineId, DateOnly day)
+    {
+        var engine = await data.Engines.AsNoTracking().Include(e => e.Machine!.Site).FirstOrDefaultAsync(e => e.Id == engineId);
+        if (engine is null) return null;
+        var type = await data.EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().FirstAsync(t => t.Id == engine.EngineTypeId);
+        var fleet = await data.Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow();
+        var people = await data.People.AsNoTracking().Where(p => p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync();
+        var meter = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == engineId).ToListAsync();
+        var outlook = await data.Outlooks.AsNoTracking().FirstOrDefaultAsync(o => o.EngineId == engineId);
+        var record = Of(engine, type, fleet, people, type.InForceByCondition(day));
+        var last = meter.Where(m => !m.Withdrawn).OrderBy(m => m.Date).ThenBy(m => m.Sequence).LastOrDefault();
+        return record with
+        {
+            Meter = last is null ? null : new ContextMeterRecord(last.Date, last.NewMeterShows ?? last.ShownHours, meter.ToHistory().Offset),
+            Expected = outlook is null ? [] : [.. OutlookContent.Of(outlook).Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
+            Awaiting = await AwaitingAsync(data, engineId),
+            Marks = await MarksAsync(data, engineId),
+        };
+    }
+
+    /// <summary>The same from what is at hand, without what the record expects: for visits written as a whole.</summary>
+    public static ContextRecord Of(EngineRow engine, EngineTypeRow type, FleetRow fleet, IReadOnlyList<PersonRow> people, IReadOnlyList<SpecRevisionRow> revisions)
+    {
+        var core = type.ToCore();
+        return new ContextRecord
+        {
+            Engine = new ContextEngineRecord(engine.Id, engine.Name, engine.Machine!.Kind, engine.Machine.Name, engine.Machine.Registration, engine.Machine.Site!.Name, engine.SerialNumber, engine.Rating),
+            Type = new ContextTypeRecord
+            {
+                Id = type.Id,
+                Code = type.Code,
+                Name = type.Name,
+                Cycle = type.Cycle,
+                FiringOrder = core.Order.Cylinders,
+                FiringAnglesDeg = type.FiringAnglesDeg,
+                Timing = type.Timing,
+                RampGuardDeg = type.RampGuardDeg,
+                Method = type.Method,
+                BookStops = [.. core.BookStops.Select(s => new Contract.Calls.BookStopRequest(s.CrankDeg, [.. s.Set.Select(p => new Contract.Calls.PointRequest(p.Cylinder, p.Kind))]))],
+                Rotation = type.Rotation,
+                BarringTool = type.BarringTool,
+                ToolTurnsPerCrankTurn = type.ToolTurnsPerCrankTurn,
+                ColdMaxC = type.ColdMaxC,
+                DialConversion = type.DialConversion,
+            },
+            Points = [.. type.Points.OrderBy(p => p.Order).Zip(core.Points).Select(p => new ContextPointRecord(p.First.Id, p.First.Label, p.First.Cylinder, p.First.Kind, p.First.Place, p.First.Bank, p.First.Along, p.Second.Adjuster.ToRecord(), p.Second.Bridge is not null))],
+            Demands = [.. revisions.Select(r => Demands(r, type, fleet))],
+            People = [.. people.Select(p => new PersonRecord(p.Id, p.Name, p.Initials))],
+            Steps = [.. Cautions.Steps(engine.Machine.Kind).Select(s => new StepRecord(s.Key, s.List, s.Text, null, s.Point, s.CrankDeg, s.Counts, s.Pair))],
+            Expected = [],
+            Foremost = Cautions.Foremost,
+            FleetRisk = fleet.Risk,
+        };
+    }
+
+    private static ContextDemandsRecord Demands(SpecRevisionRow revision, EngineTypeRow type, FleetRow fleet)
+    {
+        var demands = DemandMapping.Demands(revision.Lines, fleet);
+        return new ContextDemandsRecord(revision.Id, revision.Revision, revision.Source, revision.Date, revision.Condition,
+            [.. type.Points.OrderBy(p => p.Order).Where(p => demands.ContainsKey(p.Kind)).Select(p => new PointDemandRecord(
+                p.Label, demands[p.Kind].ToRecord(), revision.Lines.First(l => l.Kind == p.Kind).Written(), demands[p.Kind] is Core.Judging.Demand.Gap { FleetTolerance: true }))]);
+    }
+
+    private static async Task<AwaitingRecord?> AwaitingAsync(ZeroDriftContext data, Guid engineId)
+    {
+        var last = await data.Visits.AsNoTracking().Where(v => v.EngineId == engineId && v.State == VisitState.Signed).OrderByDescending(v => v.TotalHours).ThenByDescending(v => v.Key).FirstOrDefaultAsync();
+        if (last is null || last.StartsClock || last.Job is not (JobKind.Overhead or JobKind.Build)) return null;
+        var visit = (await VisitReader.LoadAsync(data, last.Id))!.Visit;
+        var waiting = visit.Points.Where(p => p.Outcome == PointOutcome.Awaiting && p is { Found: not null, Left: null }).ToList();
+        return waiting.Count == 0 ? null : new AwaitingRecord(last.Id, [.. waiting.Select(p => new AwaitingPointRecord(p.Point, FigureRecord.Of(p.Found)!))]);
+    }
+
+    private static async Task<IReadOnlyList<MarkRecord>> MarksAsync(ZeroDriftContext data, Guid engineId) =>
+        [.. (await data.Marks.AsNoTracking().Where(m => m.EngineId == engineId).OrderBy(m => m.Name).ToListAsync()).Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap))];
+}

@@ -1,0 +1,89 @@
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Visits;
+using ZeroDrift.Data.Model;
+
+namespace ZeroDrift.Data.Visits;
+
+/// <summary>What is asked often of a visit, from its entries: the row and its standing figures. Rebuilt to the same at any time.</summary>
+public static class VisitProjection
+{
+    /// <summary>Brings the row up to its visit.</summary>
+    public static void Onto(VisitRow row, Visit visit, MeterHistory meter)
+    {
+        var opened = visit.Opened!;
+        row.Head = visit.Entries.Count;
+        row.State = visit.State;
+        row.Job = opened.Job;
+        row.Date = opened.Date;
+        row.Bench = opened.Bench;
+        row.ShownHours = opened.ShownHours;
+        row.TotalHours = opened.ShownHours is { } shown ? meter.TotalOn(opened.Date, shown) : null;
+        row.OpenedBy = opened.By;
+        row.OpenedAt = opened.At.UtcDateTime;
+        row.SignedBy = visit.Signed?.By;
+        row.SignedAt = visit.Signed?.At.UtcDateTime;
+        row.Remark = visit.Signed?.Remark;
+        row.Condition = visit.Condition?.Condition ?? visit.Demands?.Condition ?? row.Condition;
+        row.Revision = visit.Demands?.Revision;
+        row.StartsClock = visit.StartsClock;
+        row.OutOfTrend = visit.IsOutOfTrend;
+        row.OutOfTrendBecause = visit.IsOutOfTrend ? Because(visit) : null;
+        row.Corrections = visit.Corrections.Count;
+        var points = visit.Points;
+        row.PointCount = points.Count;
+        row.Measured = points.Count(p => (p.Found ?? p.Left) is not null);
+        row.OutAsFound = points.Count(p => p.Found is not null && p.Verdict is VerdictState.Tight or VerdictState.Loose);
+        row.SetCount = visit.Work.Count(p => p.Left is not null);
+        var worst = points.Where(p => p.Found is not null && p.Verdict is VerdictState.Tight or VerdictState.Loose).OrderBy(p => p.Verdict).ThenByDescending(Miss).FirstOrDefault();
+        row.Worst = worst?.Point;
+        row.WorstMm = worst is null ? null : Mm(worst);
+        row.WorstState = worst?.Verdict;
+    }
+
+    /// <summary>The standing figures, one row a point and stage.</summary>
+    public static List<ReadingRow> Readings(VisitRow row, Visit visit)
+    {
+        var rows = new List<ReadingRow>();
+        foreach (var (view, work) in visit.Points.Zip(visit.Work))
+        {
+            var changed = row.Job == JobKind.Build || visit.Parts.Any(p => p.Concerns(view.Point, work.Point.Cylinder));
+            var why = work.Said?.Outcome is PointOutcome.LeftSo or PointOutcome.Awaiting ? work.Said.Why : null;
+            if (work.Found is { } found) rows.Add(Row(row, found, StandingStage.Found, changed, why));
+            if (work.Left is { } left) rows.Add(Row(row, left, StandingStage.Left, changed, why));
+        }
+        return rows;
+    }
+
+    private static string Because(Visit visit)
+    {
+        if (visit.Answers.GetValueOrDefault(VisitQuestion.OtherBlades)?.Answer == VisitAnswer.Yes) return "otherBlades";
+        return visit.Opened!.Bench ? "bench" : visit.State == VisitState.Abandoned ? "abandoned" : "warm";
+    }
+
+    private static ReadingRow Row(VisitRow visit, ReadingWork reading, StandingStage stage, bool changed, string? why)
+    {
+        var value = reading.ValueOrNothing();
+        return new ReadingRow
+        {
+            VisitKey = visit.Key,
+            EngineId = visit.EngineId,
+            Point = reading.Point,
+            Stage = stage,
+            ReadingId = reading.Id,
+            LowerMm = value.LowerMm,
+            UpperMm = value.UpperMm,
+            EstimateMm = value.EstimateMm,
+            UncertaintyMm = value.StandardUncertaintyMm,
+            Dragged = reading.Trials.Any(t => t.Feel == Core.Measuring.Feel.Drag),
+            By = reading.Kept!.By,
+            At = reading.Kept.At.ToUnixTimeMilliseconds(),
+            LeftWhy = why,
+            PartChanged = changed,
+        };
+    }
+
+    private static double? Mm(PointView p) => p.Found!.Value.EstimateMm ?? p.Found.Value.UpperMm ?? p.Found.Value.LowerMm;
+
+    private static double Miss(PointView p) => p.Demand is Demand.Gap gap && Mm(p) is { } mm ? Math.Max(gap.Window.MinMm - mm, mm - gap.Window.MaxMm) / (gap.Window.MaxMm - gap.Window.MinMm) : 0;
+}

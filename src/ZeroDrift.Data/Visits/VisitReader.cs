@@ -1,0 +1,61 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Visits;
+using ZeroDrift.Core;
+using ZeroDrift.Core.Visits;
+using ZeroDrift.Data.Model;
+
+namespace ZeroDrift.Data.Visits;
+
+/// <summary>A visit with its row, its context and its stored entries.</summary>
+public sealed record StoredVisit(VisitRow Row, KnownContext Context, IReadOnlyList<EntryRow> Entries, Visit Visit);
+
+/// <summary>Reads visits.</summary>
+public static class VisitReader
+{
+    /// <summary>A visit folded from what is stored; null where there is none.</summary>
+    public static async Task<StoredVisit?> LoadAsync(ZeroDriftContext data, Guid visitId, bool track = false)
+    {
+        var query = track ? data.Visits : data.Visits.AsNoTracking();
+        if (await query.FirstOrDefaultAsync(v => v.Id == visitId) is not { } row) return null;
+        var context = (await ContextStore.FindAsync(data, row.ContextId))!;
+        var entries = await data.Entries.AsNoTracking().Where(e => e.VisitKey == row.Key).OrderBy(e => e.Sequence).ToListAsync();
+        return new StoredVisit(row, context, entries, Fold(context, entries));
+    }
+
+    /// <summary>Folds stored entries.</summary>
+    public static Visit Fold(KnownContext context, IEnumerable<EntryRow> entries) => Visit.From(context.Core, entries.Select(Entry));
+
+    /// <summary>A stored entry for the core.</summary>
+    public static Entry Entry(EntryRow row)
+    {
+        using var json = JsonDocument.Parse(Whole(row).ToJsonString());
+        try
+        {
+            return EntryReader.Read(json.RootElement, row.Sequence);
+        }
+        catch (BadInputException)
+        {
+            // Late entries are stored even where their fields say nothing to this version.
+            return new Noted(null, "unreadable", null) { Id = row.Id, At = row.ReceivedAt, By = Guid.Empty, Device = "", Sequence = row.Sequence };
+        }
+    }
+
+    /// <summary>A stored entry as it is exchanged: as it came, with what the server adds.</summary>
+    public static JsonObject Exchanged(EntryRow row)
+    {
+        var whole = Whole(row);
+        whole["sequence"] = row.Sequence;
+        whole["receivedAt"] = row.ReceivedAt.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", System.Globalization.CultureInfo.InvariantCulture);
+        return whole;
+    }
+
+    /// <summary>The entry's JSON with its id.</summary>
+    public static JsonObject Whole(EntryRow row)
+    {
+        var content = JsonNode.Parse(row.Content)!.AsObject();
+        content.Insert(0, "id", row.Id.ToString());
+        return content;
+    }
+}

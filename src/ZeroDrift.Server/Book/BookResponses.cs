@@ -1,0 +1,67 @@
+using ZeroDrift.Contract.Calls;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Turning;
+using ZeroDrift.Data.Mapping;
+using ZeroDrift.Data.Model;
+
+namespace ZeroDrift.Server.Book;
+
+internal static class BookResponses
+{
+    public static EngineTypeResponse Of(EngineTypeRow row, FleetRow fleet, DateOnly today)
+    {
+        var inForce = row.InForceByCondition(today).Select(r => r.Id).ToHashSet();
+        var core = row.ToCore();
+        return new EngineTypeResponse
+        {
+            Id = row.Id,
+            Code = row.Code,
+            Name = row.Name,
+            Cycle = row.Cycle,
+            FiringOrder = core.Order.Cylinders,
+            FiringAnglesDeg = row.FiringAnglesDeg,
+            TimingKnown = row.Timing is not null,
+            Timing = core.Timing,
+            RampGuardDeg = row.RampGuardDeg,
+            Banks = row.Banks,
+            Layout = row.Layout,
+            Adjuster = row.Adjuster,
+            PitchMm = row.PitchMm,
+            ClearancePerTravel = row.ClearancePerTravel,
+            ClockwiseCloses = row.ClockwiseCloses,
+            ShimSizesMm = row.ShimSizesMm,
+            ShimPerClearance = row.ShimPerClearance,
+            TravelTurns = row.TravelTurns,
+            SelfLocking = row.SelfLocking,
+            ColdMaxC = row.ColdMaxC,
+            DialConversion = row.DialConversion,
+            Archived = row.ArchivedAt is not null,
+            Version = row.Version,
+            Method = row.Method,
+            Rotation = row.Rotation,
+            BarringTool = row.BarringTool,
+            ToolTurnsPerCrankTurn = row.ToolTurnsPerCrankTurn,
+            BookHours = row.BookHours,
+            BookMonths = row.BookMonths,
+            FirstCheckHours = row.FirstCheckHours,
+            BreakInHours = row.BreakInHours,
+            JobHours = row.JobHours,
+            Points = Points(row),
+            Revisions = [.. row.Revisions.OrderByDescending(r => r.Date).Select(r => new RevisionResponse(r.Id, r.Revision, r.Source, r.Date, r.Condition, inForce.Contains(r.Id), Figures(r.Lines, fleet)))],
+            Plan = TurningPlanResponse.Of(core.Turning(), core.Plan()),
+        };
+    }
+
+    public static IReadOnlyList<LashPointResponse> Points(EngineTypeRow row) =>
+        [.. row.Points.OrderBy(p => p.Order).Select(p => new LashPointResponse(p.Id, p.Label, p.Cylinder, p.Kind, p.Place, p.Adjuster, p.Bank, p.Along))];
+
+    public static IReadOnlyList<SpecFiguresResponse> Figures(IReadOnlyList<SpecLineRow> lines, FleetRow fleet)
+    {
+        var demands = DemandMapping.Demands(lines, fleet);
+        return [.. lines.Select(line =>
+        {
+            var gap = demands[line.Kind] as Demand.Gap;
+            return new SpecFiguresResponse(line.Kind, gap?.Window.MinMm, gap?.Window.MaxMm, gap?.AimMm, gap?.FleetTolerance ?? false, line.Written(), line.Unit);
+        })];
+    }
+}

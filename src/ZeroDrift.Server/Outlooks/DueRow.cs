@@ -1,0 +1,46 @@
+using ZeroDrift.Core.Drift;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Judging;
+
+namespace ZeroDrift.Server.Outlooks;
+
+public sealed record DueAnswerResponse(DueRule Rule, double? Hours, DateOnly? Date);
+
+public sealed record FindingResponse(string Point, VerdictState State, double? Mm, double? LimitMm);
+
+/// <summary>One line of the yard.</summary>
+public sealed record DueRow
+{
+    public required Guid EngineId { get; init; }
+    public required string Name { get; init; }
+    public required MachineKind Machine { get; init; }
+    public required Guid MachineId { get; init; }
+    public required string MachineName { get; init; }
+    public required string Site { get; init; }
+    public required string TypeCode { get; init; }
+    public string? SerialNumber { get; init; }
+    public required double ShownHours { get; init; }
+    public required double HoursPerWeek { get; init; }
+    public required DueAnswerResponse Decides { get; init; }
+    public required IReadOnlyList<DueAnswerResponse> Others { get; init; }
+    public double? AheadOfBookHours { get; init; }
+
+    /// <summary>Engine hours from now to the book's date, by hours or by months at the present use, whichever is first; null without a book.</summary>
+    public double? BookHoursLeft { get; init; }
+
+    /// <summary>The type's book gives neither hours nor months.</summary>
+    public required bool NoInterval { get; init; }
+    public double? DriftHours { get; init; }
+    public double? DriftEarlyHours { get; init; }
+    public double? DriftLateHours { get; init; }
+    public string? DriftPoint { get; init; }
+    public LimitSide? DriftSide { get; init; }
+    public double? DriftMmPer1000h { get; init; }
+    public required IReadOnlyList<FindingResponse> Findings { get; init; }
+    public required bool HasFigures { get; init; }
+
+    /// <summary>What in its record cannot be right; nothing is foretold from it.</summary>
+    public string? Trouble { get; init; }
+    public Guid? OpenOverheadId { get; init; }
+}

@@ -1,0 +1,28 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Data;
+
+namespace ZeroDrift.Server.Outlooks;
+
+/// <summary>Which day it is where the fleet is, and where a site is.</summary>
+internal sealed class FleetDay(TimeProvider clock)
+{
+    private volatile string fleetZone = "UTC";
+    private volatile IReadOnlyDictionary<Guid, string> engineZones = new Dictionary<Guid, string>();
+
+    public DateTime Now => clock.GetUtcNow().UtcDateTime;
+
+    public DateOnly Today => In(fleetZone);
+
+    /// <summary>The day at an engine's site.</summary>
+    public DateOnly At(Guid engineId) => In(engineZones.GetValueOrDefault(engineId) ?? fleetZone);
+
+    /// <summary>Reads the zones again, at start and after they changed.</summary>
+    public async Task ReadAsync(ZeroDriftContext data)
+    {
+        fleetZone = await data.Fleet.AsNoTracking().Select(f => f.TimeZone).FirstOrDefaultAsync() ?? "UTC";
+        engineZones = await data.Engines.AsNoTracking().Where(e => e.Machine!.Site!.TimeZone != null).ToDictionaryAsync(e => e.Id, e => e.Machine!.Site!.TimeZone!);
+    }
+
+    private DateOnly In(string zone) =>
+        DateOnly.FromDateTime(TimeZoneInfo.TryFindSystemTimeZoneById(zone, out var found) ? TimeZoneInfo.ConvertTime(clock.GetUtcNow(), found).DateTime : Now);
+}

@@ -1,0 +1,94 @@
+using System.Collections.Concurrent;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Visits;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Outlooks;
+
+namespace ZeroDrift.Server.Outlooks;
+
+/// <summary>The yard's lines from the outlooks kept, and from nothing else; a line is worked out again only when its outlook or the day changed.</summary>
+internal sealed class Yard(FleetDay day)
+{
+    private readonly ConcurrentDictionary<Guid, (long Version, string Fingerprint, DateOnly Day, Line Line)> lines = new();
+
+    /// <summary>Every engine in use, most urgent first.</summary>
+    public async Task<IReadOnlyList<DueRow>> AllAsync(ZeroDriftContext data, Guid? only = null)
+    {
+        var today = day.Today;
+        var heads = await Heads(data, only).ToListAsync();
+        var stale = heads.Where(h => !lines.TryGetValue(h.EngineId, out var known) || known.Version != h.Version || known.Fingerprint != h.Fingerprint || known.Day != today).Select(h => h.EngineId).ToList();
+        foreach (var chunk in stale.Chunk(500))
+        {
+            var rows = await data.Outlooks.AsNoTracking().Where(o => chunk.Contains(o.EngineId)).ToListAsync();
+            foreach (var row in rows) lines[row.EngineId] = (row.Version, row.Fingerprint, today, Line.Of(OutlookContent.Of(row), today));
+        }
+        var open = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Open && (only == null || v.EngineId == only)).ToDictionaryAsync(v => v.EngineId, v => v.Id);
+        var all = heads.Where(h => lines.ContainsKey(h.EngineId)).Select(h => Row(h, lines[h.EngineId].Line, open.TryGetValue(h.EngineId, out var visit) ? visit : null));
+        return [.. ByUrgency(all)];
+    }
+
+    /// <summary>Most urgent first: findings, tight before loose, then by the day the deciding rule falls on.</summary>
+    private static IEnumerable<DueRow> ByUrgency(IEnumerable<DueRow> rows) => rows
+        .OrderBy(r => r.Findings.Count > 0 ? (int)r.Findings[0].State : int.MaxValue)
+        .ThenBy(r => r.Decides.Date ?? DateOnly.MaxValue)
+        .ThenBy(r => r.DriftSide is Core.Drift.LimitSide.Tight ? 0 : 1)
+        .ThenBy(r => r.Name, StringComparer.OrdinalIgnoreCase);
+
+    private sealed record Head(Guid EngineId, string Name, MachineKind Machine, Guid MachineId, string MachineName, string Site, string TypeCode, string? SerialNumber, bool NoInterval, long Version, string Fingerprint);
+
+    private static IQueryable<Head> Heads(ZeroDriftContext data, Guid? only) =>
+        from outlook in data.Outlooks.AsNoTracking()
+        join engine in data.Engines.AsNoTracking() on outlook.EngineId equals engine.Id
+        where engine.ArchivedAt == null && (only == null || engine.Id == only)
+        select new Head(engine.Id, engine.Name, engine.Machine!.Kind, engine.MachineId, engine.Machine.Name, engine.Machine.Site!.Name, engine.EngineType!.Code, engine.SerialNumber, engine.EngineType.BookHours == null && engine.EngineType.BookMonths == null, outlook.Version, outlook.Fingerprint);
+
+    private static DueRow Row(Head head, Line line, Guid? open)
+    {
+        var o = line.Content;
+        return new DueRow
+        {
+            EngineId = head.EngineId,
+            Name = head.Name,
+            Machine = head.Machine,
+            MachineId = head.MachineId,
+            MachineName = head.MachineName,
+            Site = head.Site,
+            TypeCode = head.TypeCode,
+            SerialNumber = head.SerialNumber,
+            ShownHours = o.HoursNow - o.MeterOffset,
+            HoursPerWeek = line.HoursPerWeek,
+            Decides = Answer(line.Due.Decides),
+            Others = [.. line.Due.Others.Select(Answer)],
+            AheadOfBookHours = line.Due.AheadOfBookHours,
+            BookHoursLeft = line.BookHoursLeft,
+            NoInterval = head.NoInterval,
+            DriftHours = o.DriftHours,
+            DriftEarlyHours = o.EarlyHours,
+            DriftLateHours = o.LateHours,
+            DriftPoint = o.DecidedBy,
+            DriftSide = o.Side,
+            DriftMmPer1000h = o.DeciderMmPer1000h,
+            Findings = [.. o.Findings.Select(f => new FindingResponse(f.Point, f.State, f.Mm, f.LimitMm))],
+            HasFigures = o.HasFigures,
+            Trouble = o.Trouble,
+            OpenOverheadId = open,
+        };
+    }
+
+    private static DueAnswerResponse Answer(DueAnswer a) => new(a.Rule, a.Hours, a.Date);
+
+    /// <summary>What of a line depends on the day.</summary>
+    private sealed record Line(OutlookContent Content, Due Due, double HoursPerWeek, double? BookHoursLeft)
+    {
+        public static Line Of(OutlookContent o, DateOnly today)
+        {
+            var due = Due.Of(o.Book, o.HoursNow, today, o.Usage, o.DriftHours, o.Findings.Count > 0);
+            var answers = due.Others.Prepend(due.Decides).ToList();
+            var hours = answers.Where(a => a.Rule is DueRule.BookHours or DueRule.FirstCheck).Select(a => a.Hours);
+            var months = answers.Where(a => a.Rule == DueRule.BookMonths && a.Date is not null).Select(a => (double?)(a.Date > today ? o.Usage.HoursBetween(today, a.Date!.Value) : 0));
+            return new Line(o with { Points = [] }, due, o.Usage.HoursPerDay * o.Usage.MonthlyWeights[today.Month - 1] * 7, hours.Concat(months).Min());
+        }
+    }
+}

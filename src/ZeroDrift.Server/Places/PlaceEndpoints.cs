@@ -1,0 +1,137 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Input;
+using ZeroDrift.Core;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Storage;
+using ZeroDrift.Server.Errors;
+using ZeroDrift.Server.OpenApi;
+using ZeroDrift.Server.Outlooks;
+
+namespace ZeroDrift.Server.Places;
+
+/// <summary>Sites and the machines kept there. Archived, never deleted.</summary>
+internal static class PlaceEndpoints
+{
+    public static void MapPlaces(this IEndpointRouteBuilder api)
+    {
+        var sites = api.MapGroup("/sites").WithTags("Sites and machines");
+        sites.MapGet("/", Sites).WithName("list-sites");
+        sites.MapPost("/", AddSite).WithName("add-site").Refuses(400, 409, 503);
+        sites.MapPut("/{id:guid}", ChangeSite).WithName("change-site").Refuses(400, 404, 409, 503);
+        var machines = api.MapGroup("/machines").WithTags("Sites and machines");
+        machines.MapGet("/", Machines).WithName("list-machines");
+        machines.MapPost("/", AddMachine).WithName("add-machine").Refuses(400, 409, 503);
+        machines.MapPut("/{id:guid}", ChangeMachine).WithName("change-machine").Refuses(400, 404, 409, 503);
+    }
+
+    public static async Task<IReadOnlyList<SiteResponse>> Sites(ZeroDriftContext data) =>
+        await data.Sites.AsNoTracking().OrderBy(s => s.Name).Select(s => new SiteResponse(s.Id, s.Name, s.TimeZone, s.ArchivedAt != null, data.Machines.Count(m => m.SiteId == s.Id))).ToListAsync();
+
+    public static async Task<IReadOnlyList<MachineResponse>> Machines(ZeroDriftContext data)
+    {
+        var engines = (await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.MachineId, e.Id, e.Name }).ToListAsync()).ToLookup(e => e.MachineId);
+        var machines = await data.Machines.AsNoTracking().Include(m => m.Site).OrderBy(m => m.Name).ToListAsync();
+        return [.. machines.Select(m => new MachineResponse(m.Id, m.Name, m.Kind, m.Site!.Name, m.Registration, m.ArchivedAt is not null, [.. engines[m.Id].Select(e => new MachineEngine(e.Id, e.Name))]))];
+    }
+
+    public static async Task<Results<Created<SiteResponse>, Ok<SiteResponse>>> AddSite(SiteRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
+    {
+        var name = Given.Name(request.Name, "name", "the site's name", 80);
+        var (id, zone) = (Given.NewId(request.Id), Zone(request.TimeZone));
+        var (row, made) = await gate.RunAsync(async data =>
+        {
+            var key = NameKeys.Of(name);
+            if (await data.Sites.FirstOrDefaultAsync(s => s.Id == id) is { } stands) return stands.NameKey == key ? (stands, false) : throw new ConflictException("differs", "id", $"That identifier is the site {stands.Name}.");
+            if (await data.Sites.AnyAsync(s => s.NameKey == key)) throw new ConflictException("nameTaken", "name", $"There is already a site called {name}.");
+            var site = new SiteRow { Id = id, Name = name, TimeZone = zone };
+            data.Sites.Add(site);
+            await data.SaveChangesAsync();
+            return (site, true);
+        }, cancelled);
+        var response = new SiteResponse(row.Id, row.Name, row.TimeZone, false, 0);
+        return made ? TypedResults.Created($"/api/sites/{id}", response) : TypedResults.Ok(response);
+    }
+
+    public static async Task<SiteResponse> ChangeSite(Guid id, SiteRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
+    {
+        var site = await data.Sites.FirstOrDefaultAsync(s => s.Id == id) ?? throw new NotFoundException("There is no such site.");
+        var log = new ChangeLog(data, "site", id, request.Who, null, day.Now);
+        if (request.Name is not null)
+        {
+            var name = Given.Name(request.Name, "name", "the site's name", 80);
+            var key = NameKeys.Of(name);
+            if (await data.Sites.AnyAsync(s => s.NameKey == key && s.Id != id)) throw new ConflictException("nameTaken", "name", $"There is already a site called {name}.");
+            site.Name = log.Changed("name", site.Name, name);
+        }
+        if (request.TimeZone is not null) site.TimeZone = log.Changed("timeZone", site.TimeZone, Zone(request.TimeZone));
+        if (request.Archived is { } archived)
+        {
+            if (archived && await data.Machines.AnyAsync(m => m.SiteId == id && m.ArchivedAt == null)) throw new ConflictException("inUse", "archived", $"Machines are still kept at {site.Name}; move them first.");
+            site.ArchivedAt = log.Archived(site.ArchivedAt, archived);
+        }
+        if (log.Keep()) site.Version++;
+        await data.SaveChangesAsync();
+        await day.ReadAsync(data);
+        return new SiteResponse(site.Id, site.Name, site.TimeZone, site.ArchivedAt is not null, await data.Machines.CountAsync(m => m.SiteId == id));
+    }, cancelled);
+
+    public static async Task<Results<Created<MachineResponse>, Ok<MachineResponse>>> AddMachine(MachineRequest request, WriteGate gate, CancellationToken cancelled)
+    {
+        var name = Given.Name(request.Name, "name", "the machine's name", 80);
+        var siteName = Given.Name(request.Site, "site", "where the machine is kept", 80);
+        var kind = request.Kind ?? throw new BadInputException("kind", "Say what machine it is: lorry, tractor, mower, ferry or generator.");
+        var (id, registration) = (Given.NewId(request.Id), Given.OptionalText(request.Registration, "registration", "the registration", 80));
+        var (row, made) = await gate.RunAsync(async data =>
+        {
+            var key = NameKeys.Of(name);
+            if (await data.Machines.Include(m => m.Site).FirstOrDefaultAsync(m => m.Id == id) is { } stands) return stands.NameKey == key ? (stands, false) : throw new ConflictException("differs", "id", $"That identifier is the machine {stands.Name}.");
+            if (await data.Machines.AnyAsync(m => m.NameKey == key)) throw new ConflictException("nameTaken", "name", $"There is already a machine called {name}.");
+            var site = await Data.Places.SiteAsync(data, siteName);
+            var machine = new MachineRow { Id = id, Name = name, Kind = kind, SiteId = site.Id, Site = site, Registration = registration };
+            data.Machines.Add(machine);
+            await data.SaveChangesAsync();
+            return (machine, true);
+        }, cancelled);
+        var response = new MachineResponse(row.Id, row.Name, row.Kind, row.Site!.Name, row.Registration, false, []);
+        return made ? TypedResults.Created($"/api/machines/{id}", response) : TypedResults.Ok(response);
+    }
+
+    public static async Task<MachineResponse> ChangeMachine(Guid id, MachineRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
+    {
+        var machine = await data.Machines.Include(m => m.Site).FirstOrDefaultAsync(m => m.Id == id) ?? throw new NotFoundException("There is no such machine.");
+        var log = new ChangeLog(data, "machine", id, request.Who, null, day.Now);
+        if (request.Name is not null)
+        {
+            var name = Given.Name(request.Name, "name", "the machine's name", 80);
+            var key = NameKeys.Of(name);
+            if (await data.Machines.AnyAsync(m => m.NameKey == key && m.Id != id)) throw new ConflictException("nameTaken", "name", $"There is already a machine called {name}.");
+            machine.Name = log.Changed("name", machine.Name, name);
+        }
+        if (request.Kind is { } kind) machine.Kind = log.Changed("kind", machine.Kind, kind);
+        if (request.Registration is not null) machine.Registration = log.Changed("registration", machine.Registration, Given.OptionalText(request.Registration, "registration", "the registration", 80));
+        if (request.Site is not null)
+        {
+            var site = await Data.Places.SiteAsync(data, Given.Name(request.Site, "site", "where the machine is kept", 80));
+            log.Changed("site", machine.Site!.Name, site.Name);
+            (machine.SiteId, machine.Site) = (site.Id, site);
+        }
+        if (request.Archived is { } archived)
+        {
+            if (archived && await data.Engines.AnyAsync(e => e.MachineId == id && e.ArchivedAt == null)) throw new ConflictException("inUse", "archived", $"Engines are still in {machine.Name}; move or archive them first.");
+            machine.ArchivedAt = log.Archived(machine.ArchivedAt, archived);
+        }
+        if (log.Keep()) machine.Version++;
+        await data.SaveChangesAsync();
+        await day.ReadAsync(data);
+        var engines = await data.Engines.Where(e => e.MachineId == id && e.ArchivedAt == null).Select(e => new MachineEngine(e.Id, e.Name)).ToListAsync();
+        return new MachineResponse(machine.Id, machine.Name, machine.Kind, machine.Site!.Name, machine.Registration, machine.ArchivedAt is not null, engines);
+    }, cancelled);
+
+    internal static string? Zone(string? zone)
+    {
+        if (string.IsNullOrWhiteSpace(zone)) return null;
+        return TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _) ? zone : throw new BadInputException("timeZone", $"'{Problem.Short(zone, 40)}' is not a time zone; write one like Europe/Oslo or UTC.");
+    }
+}
