@@ -58,7 +58,7 @@ builder.Services.AddSingleton<Refits>();
 builder.Services.AddHostedService(services => services.GetRequiredService<Refits>());
 builder.Services.AddExceptionHandler<ProblemHandler>();
 builder.Services.AddProblemDetails();
-builder.Services.AddOpenApi(options => options.AddSchemaTransformer(OptionalFields.Apply));
+builder.Services.AddOpenApi(options => options.AddSchemaTransformer(PlainTypes.Apply).AddSchemaTransformer(OptionalFields.Apply));
 builder.Services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
 builder.Services.Configure<JsonOptions>(options =>
 {

@@ -161,7 +161,15 @@ public static class SheetMapping
             NextBlade = next is null ? null : new NextBladeRecord([.. next.BladesMm.Select(mm => visit.Tray!.Blades[IndexOf(visit.Tray.BladesMm, mm)])], next.SumMm),
             LastEntry = work.LastEntry,
             Complaint = complaint,
+            OfferUnit = work.Kept is null && gap is not null && work.Trials.Count == 0 ? OtherUnit(work, gap) : null,
         };
+    }
+
+    private static string? OtherUnit(ReadingWork work, Demand.Gap gap)
+    {
+        if (work.Figure is not { With: FigureSource.Figure } figure || !char.IsAsciiDigit(figure.Figure[0]) || figure.Figure.AsSpan(1).ContainsAny('-', '–')) return null;
+        var written = Core.Lengths.Length.Parse(figure.Figure, WrittenFigure.Unit(figure.Unit));
+        return Core.Lengths.UnitDoubt.Offer(written, gap.Window.MinMm, gap.Window.MaxMm) is { } other ? WrittenFigure.Name(other) : null;
     }
 
     private static int IndexOf(IReadOnlyList<double> blades, double mm)

@@ -36,6 +36,9 @@ public sealed record SheetReadingRecord
     /// <summary>The entry a correction of this figure names.</summary>
     public required Guid LastEntry { get; init; }
     public string? Complaint { get; init; }
+
+    /// <summary>The unit in which the same figure would be believable, where in its own it is not.</summary>
+    public string? OfferUnit { get; init; }
 }
 
 /// <summary>A figure as it stood before it was corrected.</summary>

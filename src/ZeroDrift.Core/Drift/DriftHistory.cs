@@ -77,7 +77,7 @@ public sealed record DriftHistory(IReadOnlyList<DriftReading> Readings, DriftRea
 
     private static List<DriftReading> LongEnough(List<DriftReading> readings)
     {
-        var runs = readings.GroupBy(r => r.Run).Where(run => run.Max(r => r.Hours) - run.Min(r => r.Hours) >= ShortestRunHours).Select(run => run.Key).ToHashSet();
+        var runs = readings.GroupBy(r => r.Run).Where(run => run.Count() == 1 || run.Max(r => r.Hours) - run.Min(r => r.Hours) >= ShortestRunHours).Select(run => run.Key).ToHashSet();
         return [.. readings.Where(r => runs.Contains(r.Run))];
     }
 

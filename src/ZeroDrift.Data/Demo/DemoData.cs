@@ -48,8 +48,17 @@ public static class DemoData
             await OutlookKeeper.KeepAsync(data, (await OutlookKeeper.FitAsync(data, type.Id, today))!);
             data.ChangeTracker.Clear();
         }
+        await ExpectAsync(data, today);
         await transaction.CommitAsync();
         return rates;
+    }
+
+    /// <summary>What is open today was opened with what the record expects.</summary>
+    private static async Task ExpectAsync(ZeroDriftContext data, DateOnly today)
+    {
+        foreach (var visit in await data.Visits.Where(v => v.State == VisitState.Open).ToListAsync())
+            visit.ContextId = (await ContextStore.KeepAsync(data, (await ContextBuilder.BuildAsync(data, visit.EngineId, today))!, DateTime.UtcNow)).Id;
+        await data.SaveChangesAsync();
     }
 
     private static IEnumerable<DemoEngine> Engines(int? count) => count is not { } wanted

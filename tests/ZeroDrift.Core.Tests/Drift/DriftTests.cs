@@ -112,11 +112,39 @@ public class DriftTests
     {
         var closing = new PointForecast("4E", 0.40, 0.006, new Rate(-30e-6, 3e-6), 0, new Window(0.35, 0.45));
 
-        var aim = AimOff.Best(closing, 0.40);
+        var aim = AimOff.Best(closing, 0.40, AimOff.LeastUncertaintyMm, 0.05 / 12);
 
-        Assert.InRange(aim.AimMm, 0.42, 0.44);
-        Assert.True(aim.Gain() > 300);
-        Assert.Equal(0.40, AimOff.Best(closing with { Rate = new Rate(0, 1e-12) }, 0.40).AimMm, 9);
+        Assert.True(aim.AimMm > 0.40);
+        Assert.True(aim.Gain() > 100);
+        Assert.Equal(0.40, AimOff.Best(closing with { Rate = new Rate(0, 1e-12) }, 0.40, AimOff.LeastUncertaintyMm, 0.05 / 12).AimMm, 9);
+    }
+
+    [Fact]
+    public void Twelve_valves_left_at_their_aim_keep_the_engine_under_its_risk_for_the_hours_promised()
+    {
+        var closing = new PointForecast("1E", 0.40, 0.0125, new Rate(-20e-6, 4e-6), 0, new Window(0.35, 0.45));
+        var aim = AimOff.Best(closing, 0.40, 0.005, 0.05 / 12);
+        var all = Enumerable.Range(1, 12).Select(i => closing.LeftAt(aim.AimMm, AimOff.LeastUncertaintyMm) with { Id = $"{i}E" }).ToList();
+
+        Assert.True(1 - all.Aggregate(1.0, (keeps, p) => keeps * (1 - p.Out(0))) < 0.05);
+        Assert.InRange(HoursToRisk.Of(all).Hours!.Value, aim.HoursAtAim!.Value * 0.98, aim.HoursAtAim.Value * 1.1);
+    }
+
+    [Fact]
+    public void A_figure_that_is_at_its_risk_at_once_is_never_an_aim()
+    {
+        var narrow = new PointForecast("1E", 0.40, 0.0125, new Rate(-20e-6, 4e-6), 0, new Window(0.35, 0.45));
+
+        Assert.True(AimOff.Best(narrow, 0.40, 0.0125, 0.05 / 12).HoursAtAim > 0);
+    }
+
+    [Fact]
+    public void Two_readings_minutes_after_each_other_say_nothing_of_wear()
+    {
+        var history = DriftHistory.Of([new PointVisit(500, null, (0.40, 0.01)), new PointVisit(500.02, (0.38, 0.01), null)]);
+
+        Assert.Empty(history.Readings);
+        Assert.Equal(0.38, history.Last!.Value.ClearanceMm);
     }
 
     [Fact]

@@ -1,9 +1,5 @@
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Measuring;
-using ZeroDrift.Core.Overheads;
 using ZeroDrift.Core.Setting;
-using ZeroDrift.Core.Turning;
 
 namespace ZeroDrift.Core.Tests.Engines;
 
@@ -27,7 +23,10 @@ public class EngineTypeTests
         var points = HeadLayout.Parse("1 3 5 7 / 2 4 6 8", "E J I E J I I J E I J E", eight, AdjusterKind.BridgeScrew);
 
         Assert.Equal(24, points.Count);
-        Assert.Equal((1, 0, AdjusterKind.InjectorScrew), points.Where(p => p.Label == "2J").Select(p => (p.Bank, p.Along - 1, p.Adjuster)).Single());
+        var injector = points.Single(p => p.Label == "2J");
+        Assert.Equal((1, 1), (injector.Bank, injector.Along));
+        Assert.IsType<Adjuster.InjectorScrew>(injector.Adjuster);
+        Assert.NotNull(points.Single(p => p.Label == "2I").Bridge);
     }
 
     [Fact]
@@ -42,29 +41,6 @@ public class EngineTypeTests
     public void A_firing_order_that_cannot_be_is_refused(string order, string sentence) =>
         Assert.Contains(sentence, Assert.Throws<BadInputException>(() => FiringOrder.Parse(order, EngineCycle.FourStroke)).Message, StringComparison.Ordinal);
 
-    [Fact]
-    public void The_guide_measures_everything_at_a_stop_before_the_first_is_set_and_then_moves_on()
-    {
-        var points = HeadLayout.Parse(null, "I E I E", FiringOrder.Parse("1 2", EngineCycle.FourStroke), AdjusterKind.ScrewAtValve);
-        var spec = ClearanceSpec.OfWindow(0.35, 0.45);
-        var plan = TurningPlanner.Plan(TurningEngine.FourStroke(FiringOrder.Parse("1 2", EngineCycle.FourStroke), ValveTiming.Unknown), new TurningRequest(TurningMethod.TwoStop));
-        var progress = points.Select(p => new PointProgress(p, spec, null, null, null, false)).ToList();
-
-        Assert.Equal(OverheadStep.MakeSafe, Next(false, []).Step);
-        Assert.Equal(new NextTask(OverheadStep.Stop, 0, null, null), Next(true, []));
-        Assert.Equal(new NextTask(OverheadStep.Stop, 0, "1I", PointTask.MeasureFound), Next(true, [0]));
-        progress[0] = progress[0] with { Found = Reading.Direct(0.30) };
-        Assert.Equal(new NextTask(OverheadStep.Stop, 0, "1E", PointTask.MeasureFound), Next(true, [0]));
-        progress[1] = progress[1] with { Found = Reading.Direct(0.40) };
-        Assert.Equal(new NextTask(OverheadStep.Stop, 0, "1I", PointTask.SetAndMeasure), Next(true, [0]));
-        progress[0] = progress[0] with { Left = Reading.Direct(0.40) };
-        Assert.Equal(new NextTask(OverheadStep.Stop, 1, null, null), Next(true, [0]));
-        Assert.Contains("2I, 2E", OverheadGuide.SigningRefusals(progress, true, true, true, true)[0], StringComparison.Ordinal);
-        Assert.Empty(OverheadGuide.SigningRefusals(progress, false, true, true, true));
-
-        NextTask Next(bool safe, int[] proved) => OverheadGuide.Next(plan, progress, safe, true, proved.ToHashSet(), false);
-    }
-
     [Theory] // common practice, no source: mechanics think in eighths and sixteenths of a turn
     [InlineData(0.0625, "1/16 turn")]
     [InlineData(0.075, "a bit over 1/16 turn")]
@@ -74,14 +50,4 @@ public class EngineTypeTests
     [InlineData(1.25, "1 1/4 turns")]
     [InlineData(0.02, "under 1/32 turn")]
     public void A_turn_is_said_as_mechanics_say_it(double turns, string said) => Assert.Equal(said, TurnWords.Say(turns));
-
-    [Fact]
-    public void Advice_says_how_far_and_which_way_and_leaves_room_for_the_locknut()
-    {
-        var spec = ClearanceSpec.OfWindow(0.35, 0.45, 0.40);
-
-        Assert.Equal("Open it 27°, a bit over 1/16 turn, anticlockwise.", SettingAdvice.For(Reading.Between(0.30, 0.35), spec, new AdjustingScrew(1)).Sentence);
-        Assert.Equal(0.41, SettingAdvice.For(Reading.Between(0.30, 0.35), spec, new AdjustingScrew(1), new LocknutCreep(-0.01, 6)).AimMm, 9);
-        Assert.Contains("0.40 mm", SettingAdvice.For(new Reading(null, 0.05, null, null), spec, new AdjustingScrew(1)).Sentence, StringComparison.Ordinal);
-    }
 }

@@ -55,7 +55,7 @@ public class VerdictTests
     [Fact]
     public void A_single_figure_takes_the_fleets_tolerance_wider_on_the_loose_side()
     {
-        var spec = ClearanceSpec.OfSingleFigure(0.20, 0.03, 0.05);
+        var spec = Demand.Gap.OfSingleFigure(0.20, 0.03, 0.05);
 
         Assert.Equal((0.17, 0.25, 0.20, true), (Math.Round(spec.Window.MinMm, 9), Math.Round(spec.Window.MaxMm, 9), spec.SetMm, spec.FleetTolerance));
     }

@@ -9,12 +9,12 @@ namespace ZeroDrift.Core.Tests.Outlook;
 public class TypeOutlookTests
 {
     private static readonly DateOnly Today = new(2026, 11, 25);
-    private static readonly ClearanceSpec Exhaust = ClearanceSpec.OfWindow(0.35, 0.45, 0.40);
+    private static readonly Demand.Gap Exhaust = Demand.Gap.OfWindow(0.35, 0.45, 0.40);
 
     [Fact]
     public void A_closing_valve_brings_the_overhead_forward_and_is_named()
     {
-        var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), Steady("2E"), Steady("3E"), Point("4E", -0.05)])], Today)[0];
+        var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), Steady("2E"), Steady("3E"), Point("4E", -0.05)])], Today).Engines[0];
 
         Assert.Equal((DueRule.Drift, "4E", LimitSide.Tight), (outlook.Due.Decides.Rule, outlook.DecidedBy, outlook.Side));
         Assert.True(outlook.Due.AheadOfBookHours > 0);
@@ -24,7 +24,7 @@ public class TypeOutlookTests
     [Fact]
     public void Steady_valves_leave_the_book_to_decide()
     {
-        var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), Steady("2E")])], Today)[0];
+        var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), Steady("2E")])], Today).Engines[0];
 
         Assert.Equal(DueRule.BookHours, outlook.Due.Decides.Rule);
         Assert.Empty(outlook.Findings);
@@ -35,7 +35,7 @@ public class TypeOutlookTests
     {
         var left = Steady("2E") with { Standing = Reading.Between(0.28, 0.32) };
 
-        var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), left])], Today)[0];
+        var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), left])], Today).Engines[0];
 
         Assert.Equal(DueRule.Finding, outlook.Due.Decides.Rule);
         Assert.Equal(("2E", VerdictState.Tight), (outlook.Findings[0].Label, outlook.Findings[0].Standing));
@@ -46,7 +46,7 @@ public class TypeOutlookTests
     {
         var closed = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(3000, null, null)], new Reading(null, 0.05, null, null));
 
-        var outlook = TypeOutlook.Of([Engine("a", [closed])], Today)[0];
+        var outlook = TypeOutlook.Of([Engine("a", [closed])], Today).Engines[0];
 
         Assert.Equal(DueRule.Finding, outlook.Due.Decides.Rule);
         Assert.Null(outlook.Points[0].Forecast);
@@ -58,7 +58,7 @@ public class TypeOutlookTests
         var loose = Steady("1I") with { Standing = Reading.Direct(0.60) };
         var tight = Steady("2E") with { Standing = Reading.Direct(0.30) };
 
-        Assert.Equal(["2E", "1I"], TypeOutlook.Of([Engine("a", [loose, tight])], Today)[0].Findings.Select(f => f.Label));
+        Assert.Equal(["2E", "1I"], TypeOutlook.Of([Engine("a", [loose, tight])], Today).Engines[0].Findings.Select(f => f.Label));
     }
 
     [Fact]
@@ -66,7 +66,7 @@ public class TypeOutlookTests
     {
         var young = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(3000, (0.40, 0.006), null)], Reading.Direct(0.40));
 
-        var outlooks = TypeOutlook.Of([Engine("old", [Point("1E", -0.012), Point("2E", -0.014), Point("3E", -0.010)]), Engine("young", [young])], Today);
+        var outlooks = TypeOutlook.Of([Engine("old", [Point("1E", -0.012), Point("2E", -0.014), Point("3E", -0.010)]), Engine("young", [young])], Today).Engines;
 
         Assert.Null(outlooks[1].Points[0].OwnRate);
         Assert.InRange(outlooks[1].Points[0].Rate!.Value.MmPer1000h, -0.016, -0.008);
@@ -77,7 +77,7 @@ public class TypeOutlookTests
     {
         var points = Enumerable.Range(1, 8).Select(i => Point($"{i}E", -0.010 - 0.0005 * (i % 3))).Append(Point("9E", -0.08)).ToList();
 
-        var outlook = TypeOutlook.Of([Engine("a", points)], Today)[0];
+        var outlook = TypeOutlook.Of([Engine("a", points)], Today).Engines[0];
 
         Assert.Equal(["9E"], outlook.Points.Where(p => p.UnlikeSiblings).Select(p => p.Label));
         Assert.Equal(-0.08, outlook.Points[8].Rate!.Value.MmPer1000h, 3);
@@ -88,7 +88,7 @@ public class TypeOutlookTests
     {
         var engine = new EngineRecord("new", 0, Usage.Of([], Today, 4), null, [new PointRecord("1E", "Exhaust", Exhaust, [], null)]);
 
-        var outlook = TypeOutlook.Of([engine], Today)[0];
+        var outlook = TypeOutlook.Of([engine], Today).Engines[0];
 
         Assert.Equal((DueRule.Nothing, null), (outlook.Due.Decides.Rule, outlook.DriftHours));
     }
@@ -98,7 +98,7 @@ public class TypeOutlookTests
     {
         var points = new[] { Point("1E", -0.02), Point("2E", -0.02), Opening("1I"), Opening("2I") };
 
-        var outlook = TypeOutlook.Of([Engine("a", points)], Today)[0];
+        var outlook = TypeOutlook.Of([Engine("a", points)], Today).Engines[0];
 
         Assert.True(outlook.Points[0].Rate!.Value.MmPerHour < 0 && outlook.Points[2].Rate!.Value.MmPerHour > 0);
     }

@@ -1,3 +1,4 @@
+using ZeroDrift.Core.Engines;
 using CsCheck;
 using ZeroDrift.Core.Turning;
 

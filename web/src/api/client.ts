@@ -17,6 +17,11 @@ export class Refusal extends Error {
     super(message)
   }
 
+  /** The stable code of what is wrong; the interface branches on this and never on the sentence. */
+  get code(): string {
+    return typeof this.body.code === 'string' ? this.body.code : ''
+  }
+
   /** The sentence for a field, if there is one. */
   for(field: string): string | undefined {
     return this.errors[field]?.[0]
@@ -38,7 +43,8 @@ export async function answer<T>(request: Promise<Answer<T>>): Promise<T> {
 
 export function toRefusal(error: unknown, status: number): Refusal {
   const body = (typeof error === 'object' && error !== null ? error : {}) as Record<string, unknown>
-  const message = typeof body.title === 'string' ? body.title : `The server answered ${status}.`
+  const said = body.detail ?? body.title
+  const message = typeof said === 'string' ? said : `The server answered ${status}.`
   return new Refusal(message, status, (body.errors as Record<string, string[]>) ?? {}, body)
 }
 

@@ -13,39 +13,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["TurningPlanRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TurningPlanResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-turning-plan"];
         delete?: never;
         options?: never;
         head?: never;
@@ -61,39 +29,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["PositionRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["PositionResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-position"];
         delete?: never;
         options?: never;
         head?: never;
@@ -109,39 +45,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["LobeAwayRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["LobeAwayResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-lobe-away"];
         delete?: never;
         options?: never;
         head?: never;
@@ -157,39 +61,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["PistonTravelRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["PistonTravelResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-piston-travel"];
         delete?: never;
         options?: never;
         head?: never;
@@ -205,39 +77,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["RimRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RimResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-rim"];
         delete?: never;
         options?: never;
         head?: never;
@@ -253,39 +93,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["LengthRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["LengthResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-length"];
         delete?: never;
         options?: never;
         head?: never;
@@ -301,39 +109,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ReadingRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ReadingResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-reading"];
         delete?: never;
         options?: never;
         head?: never;
@@ -349,39 +125,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["NextBladeRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["NextBladeResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-next-blade"];
         delete?: never;
         options?: never;
         head?: never;
@@ -397,39 +141,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["DialRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ReadingResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-dial"];
         delete?: never;
         options?: never;
         head?: never;
@@ -445,39 +157,39 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["VerdictRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["VerdictResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
+        post: operations["calc-verdict"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/judge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
+        get?: never;
+        put?: never;
+        post: operations["calc-judge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calc-advice"];
         delete?: never;
         options?: never;
         head?: never;
@@ -493,39 +205,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ScrewRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ScrewResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-screw"];
         delete?: never;
         options?: never;
         head?: never;
@@ -541,39 +221,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["CreepRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CreepResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-creep"];
         delete?: never;
         options?: never;
         head?: never;
@@ -589,39 +237,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["MidLiftRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TurnsResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-mid-lift"];
         delete?: never;
         options?: never;
         head?: never;
@@ -637,39 +253,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ShimRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ShimChoice"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-shim"];
         delete?: never;
         options?: never;
         head?: never;
@@ -685,39 +269,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["PreloadRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TurnsResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-preload"];
         delete?: never;
         options?: never;
         head?: never;
@@ -733,39 +285,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["DriftRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["DriftResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-drift"];
         delete?: never;
         options?: never;
         head?: never;
@@ -781,39 +301,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ForecastRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ForecastResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-forecast"];
         delete?: never;
         options?: never;
         head?: never;
@@ -829,39 +317,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["HoursRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["HoursResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-hours"];
         delete?: never;
         options?: never;
         head?: never;
@@ -877,39 +333,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ScheduleApiRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ScheduleResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["calc-schedule"];
         delete?: never;
         options?: never;
         head?: never;
@@ -923,59 +347,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["FleetSettings"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["FleetSettings"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["FleetSettings"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        get: operations["get-fleet"];
+        put: operations["put-fleet"];
         post?: never;
         delete?: never;
         options?: never;
@@ -990,27 +363,136 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["DueListResponse"];
-                    };
-                };
-            };
-        };
+        get: operations["list-due"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/take-along": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["take-along"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blobs/{hash}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-blob"];
+        put: operations["put-blob"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list-people"];
+        put?: never;
+        post: operations["add-person"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change-person"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list-sites"];
+        put?: never;
+        post: operations["add-site"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change-site"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list-machines"];
+        put?: never;
+        post: operations["add-machine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change-machine"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1025,78 +507,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["EngineTypeSummary"][];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        get: operations["list-engine-types"];
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["EngineTypeRequest"];
-                };
-            };
-            responses: {
-                /** @description Created */
-                201: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["EngineTypeResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["add-engine-type"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1112,39 +525,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["EngineTypeRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TypePreviewResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["preview-engine-type"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1158,47 +539,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["EngineTypeResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        put?: never;
+        get: operations["get-engine-type"];
+        put: operations["change-engine-type"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1215,59 +557,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SpecRevisionRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["EngineTypeResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["add-revision"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1283,48 +573,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["EngineCreateRequest"];
-                };
-            };
-            responses: {
-                /** @description Created */
-                201: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["EngineResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["add-engine"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1338,46 +587,23 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["EngineResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
+        get: operations["get-engine"];
+        put: operations["change-engine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
+        get: operations["list-engine-changes"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1395,110 +621,38 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["MeterRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["EngineResponse"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["read-meter"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/overheads": {
+    "/api/engines/{id}/meter-readings/{readingId}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadSummary"][];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
+        get?: never;
+        put: operations["correct-meter-reading"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
+        /** Visits by engine and by state, the newest first. */
+        get: operations["list-visits"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1507,115 +661,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/overheads/{id}": {
+    "/api/visits/{visitId}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadView"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["OverheadStartRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadView"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        get: operations["get-visit"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1623,466 +677,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/overheads/{id}/ticks": {
+    "/api/visits/{visitId}/entries": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["TickRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadView"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/overheads/{id}/condition": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ConditionRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadView"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/overheads/{id}/stops/{index}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    index: number;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadView"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/overheads/{id}/readings/{readingId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    readingId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ReadingPutRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadView"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        /** Takes back a reading that was not kept yet. */
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    readingId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadView"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/overheads/{id}/signature": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SignRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadView"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Unprocessable Entity */
-                422: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/overheads/{id}/answer": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Says afterwards whether a visit counts: a warm engine or other blades keep it out of the rates. */
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["AnswerRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OverheadView"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-                /** @description Conflict */
-                409: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        post?: never;
+        get: operations["get-visit-entries"];
+        put?: never;
+        post: operations["exchange-entries"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2098,39 +702,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "text/csv": string;
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["LogbookReport"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["preview-logbook"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2146,41 +718,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: {
-            parameters: {
-                query?: {
-                    goodOnly?: boolean;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "text/csv": string;
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["LogbookReport"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        post: operations["import-logbook"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2195,37 +733,7 @@ export interface paths {
             cookie?: never;
         };
         /** Every kept reading of signed visits, in the format that comes in; of one engine or of all. */
-        get: {
-            parameters: {
-                query?: {
-                    engine?: string;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "text/csv": string;
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
+        get: operations["export-logbook"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2239,18 +747,80 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
-         * @description What is turned or changed to set a lash point.
-         * @enum {unknown}
+         * @description The adjusters as a book names them; with the type's figures each becomes an Adjuster.
+         * @enum {string}
          */
         AdjusterKind: "screwAtValve" | "screwAtPushrod" | "bridgeScrew" | "followerScrew" | "eccentricShaft" | "shimOnTop" | "shimUnderBucket" | "puck" | "hydraulicPreload" | "injectorScrew" | "brakeScrew";
-        AdviceView: {
+        AdjusterRequest: {
+            kind?: null | components["schemas"]["AdjusterWord"];
             /** Format: double */
-            aimMm: number;
+            pitchMm?: null | number;
             /** Format: double */
-            degrees: null | number;
-            /** Format: int32 */
-            sixteenths: null | number;
-            direction: null | components["schemas"]["ScrewDirection"];
+            clearancePerTravel?: null | number;
+            clockwiseCloses?: null | boolean;
+            /** Format: double */
+            fittedMm?: null | number;
+            sizesMm?: null | number[];
+            /** Format: double */
+            shimPerClearance?: null | number;
+            access?: null | components["schemas"]["ShimAccess"];
+            /** Format: double */
+            travelTurns?: null | number;
+            selfLocking?: null | boolean;
+        };
+        /** @enum {string} */
+        AdjusterWord: "screw" | "eccentric" | "shim" | "hydraulic" | "injectorScrew" | "brakeScrew";
+        /**
+         * @description What to do to a point.
+         * @enum {string}
+         */
+        AdviceAction: "leave" | "turn" | "setByBlade" | "fitShim" | "fitThinnerFirst" | "byAmount" | "measureOn";
+        AdviceDemandRequest: {
+            kind?: null | components["schemas"]["DemandWord"];
+            /** Format: double */
+            minMm?: null | number;
+            /** Format: double */
+            maxMm?: null | number;
+            /** Format: double */
+            setMm?: null | number;
+            /** Format: double */
+            figureMm?: null | number;
+            /** Format: double */
+            tightSideMm?: null | number;
+            /** Format: double */
+            looseSideMm?: null | number;
+            /** Format: double */
+            goMm?: null | number;
+            /** Format: double */
+            noGoMm?: null | number;
+            /** Format: double */
+            turns?: null | number;
+            /** Format: double */
+            fraction?: null | number;
+            /** Format: double */
+            mm?: null | number;
+            /** Format: double */
+            nm?: null | number;
+        };
+        AdviceReadingRequest: {
+            /** Format: double */
+            estimateMm?: null | number;
+            /** Format: double */
+            lowerMm?: null | number;
+            /** Format: double */
+            upperMm?: null | number;
+        };
+        AdviceRequest: {
+            adjuster?: null | components["schemas"]["AdjusterRequest"];
+            demand?: null | components["schemas"]["AdviceDemandRequest"];
+            reading?: null | components["schemas"]["AdviceReadingRequest"];
+            unit?: null | string;
+        };
+        AdviceResponse: {
+            action: components["schemas"]["AdviceAction"];
+            turn: null | components["schemas"]["TurnResponse"];
+            shim: null | components["schemas"]["ShimRangeResponse"];
+            amount: null | components["schemas"]["AmountResponse"];
             sentence: string;
         };
         AimOffResponse: {
@@ -2263,9 +833,14 @@ export interface components {
             /** Format: double */
             gainHours: number;
         };
-        AnswerRequest: {
-            answer?: null | components["schemas"]["VisitAnswer"];
-            who?: null | string;
+        /** @description Turns, mm or Nm, as the demand has it; the others are left out. */
+        AmountResponse: {
+            /** Format: double */
+            turns?: null | number;
+            /** Format: double */
+            mm?: null | number;
+            /** Format: double */
+            nm?: null | number;
         };
         AssignmentResponse: {
             job: string;
@@ -2278,6 +853,15 @@ export interface components {
             date: null | string;
             because: string;
         };
+        AwaitingPointRecord: {
+            point: string;
+            found: components["schemas"]["FigureRecord"];
+        };
+        AwaitingRecord: {
+            /** Format: uuid */
+            visitId: string;
+            points: components["schemas"]["AwaitingPointRecord"][];
+        };
         /** @description A row that cannot be taken, and why. */
         BadRow: {
             /** Format: int32 */
@@ -2286,6 +870,8 @@ export interface components {
             message: string;
             text: string;
         };
+        /** @enum {string} */
+        Because: "touch" | "bounds" | "probability";
         BookStopDto: {
             /** Format: double */
             crankDeg: number;
@@ -2296,19 +882,127 @@ export interface components {
             crankDeg: number;
             set?: null | components["schemas"]["PointRequest"][];
         };
-        /** @description One line of a list to tick. */
-        Caution: {
-            /** @description Stable name, kept with the record. */
-            key: string;
-            /** @description What to do. */
-            text: string;
+        ChangeResponse: {
+            /** Format: date-time */
+            at: string;
+            subject: string;
+            who: null | string;
+            why: null | string;
+            what: components["schemas"]["JsonObject"];
         };
-        ConditionRequest: {
-            condition?: null | components["schemas"]["SpecCondition"];
+        ClearPointResponse: {
+            /** Format: int32 */
+            cylinder: number;
+            kind: components["schemas"]["LashKind"];
             /** Format: double */
-            engineTemperatureC?: null | number;
-            measureWarmAnyway: boolean;
+            marginDeg: number;
         };
+        ContextDemandsRecord: {
+            /** Format: uuid */
+            revisionId: string;
+            revision: string;
+            source: string;
+            /** Format: date */
+            date: string;
+            condition: components["schemas"]["SpecCondition"];
+            points: components["schemas"]["PointDemandRecord"][];
+        };
+        ContextEngineRecord: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            machine: components["schemas"]["MachineKind"];
+            machineName: string;
+            registration: null | string;
+            site: string;
+            serialNumber: null | string;
+            rating: null | string;
+        };
+        ContextMeterRecord: {
+            /** Format: date */
+            date: string;
+            /** Format: double */
+            shownHours: number;
+            /** Format: double */
+            offsetHours: number;
+        };
+        ContextPointRecord: {
+            /** Format: uuid */
+            id: string;
+            label: string;
+            /** Format: int32 */
+            cylinder: number;
+            kind: components["schemas"]["LashKind"];
+            place: null | string;
+            /** Format: int32 */
+            bank: number;
+            /** Format: int32 */
+            along: number;
+            adjuster: components["schemas"]["AdjusterRequest"];
+            bridge: boolean;
+        };
+        /**
+         * @description All a fold rests on, as a tablet takes it along. Its identifier is the SHA-256 of its bytes, so that a visit says exactly what it was folded
+         *     by.
+         */
+        ContextRecord: {
+            engine: components["schemas"]["ContextEngineRecord"];
+            type: components["schemas"]["ContextTypeRecord"];
+            points: components["schemas"]["ContextPointRecord"][];
+            /** @description The usual condition first. */
+            demands: components["schemas"]["ContextDemandsRecord"][];
+            people: components["schemas"]["PersonRecord"][];
+            steps: components["schemas"]["StepRecord"][];
+            expected: components["schemas"]["ExpectedRecord"][];
+            foremost: string;
+            /** Format: double */
+            fleetRisk?: number;
+            meter?: null | components["schemas"]["ContextMeterRecord"];
+            awaiting?: null | components["schemas"]["AwaitingRecord"];
+            marks?: components["schemas"]["MarkRecord"][];
+        };
+        ContextTypeRecord: {
+            /** Format: uuid */
+            id: string;
+            code: string;
+            name: string;
+            cycle: components["schemas"]["EngineCycle"];
+            firingOrder: number[];
+            firingAnglesDeg?: null | number[];
+            timing?: null | components["schemas"]["ValveTiming"];
+            /** Format: double */
+            rampGuardDeg: number;
+            method: components["schemas"]["TurningMethod"];
+            bookStops: components["schemas"]["BookStopRequest"][];
+            rotation: string;
+            barringTool: string;
+            /** Format: double */
+            toolTurnsPerCrankTurn: number;
+            /** Format: double */
+            coldMaxC?: number;
+            /** Format: double */
+            dialConversion?: null | number;
+        };
+        /** @description A figure as it stood before it was corrected. */
+        CorrectedFigureRecord: {
+            before: components["schemas"]["SheetReadingRecord"];
+            why: string;
+            /** Format: uuid */
+            by: string;
+            /** Format: date-time */
+            at: string;
+        };
+        CorrectionRecord: {
+            /** Format: uuid */
+            entry: string;
+            why: string;
+            /** Format: uuid */
+            by: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @enum {string} */
+        Counting: "out" | "in";
         CreepPairRequest: {
             /** Format: double */
             beforeMm?: null | number;
@@ -2336,6 +1030,34 @@ export interface components {
             /** Format: double */
             aimBeforeLockMm: null | number;
             advice: string;
+        };
+        DemandRequest: {
+            /** Format: double */
+            minMm?: null | number;
+            /** Format: double */
+            maxMm?: null | number;
+            /** Format: double */
+            setMm?: null | number;
+            /** Format: double */
+            figureMm?: null | number;
+            /** Format: double */
+            tightSideMm?: null | number;
+            /** Format: double */
+            looseSideMm?: null | number;
+            /** Format: double */
+            goMm?: null | number;
+            /** Format: double */
+            noGoMm?: null | number;
+        };
+        /** @enum {string} */
+        DemandWord: "gap" | "zero" | "preload" | "height" | "torque";
+        DialReadingRequest: {
+            /** Format: double */
+            travelMm?: null | number;
+            /** Format: double */
+            conversion?: null | number;
+            /** Format: double */
+            standardUncertaintyMm?: null | number;
         };
         DialRequest: {
             /** Format: double */
@@ -2397,6 +1119,8 @@ export interface components {
             /** Format: date */
             today: string;
             engines: components["schemas"]["DueRow"][];
+            /** Format: int32 */
+            total: number;
         };
         /** @description One line of the yard. */
         DueRow: {
@@ -2404,8 +1128,12 @@ export interface components {
             engineId: string;
             name: string;
             machine: components["schemas"]["MachineKind"];
+            /** Format: uuid */
+            machineId: string;
+            machineName: string;
             site: string;
             typeCode: string;
+            serialNumber?: null | string;
             /** Format: double */
             shownHours: number;
             /** Format: double */
@@ -2419,6 +1147,8 @@ export interface components {
              * @description Engine hours from now to the book's date, by hours or by months at the present use, whichever is first; null without a book.
              */
             bookHoursLeft?: null | number;
+            /** @description The type's book gives neither hours nor months. */
+            noInterval: boolean;
             /** Format: double */
             driftHours?: null | number;
             /** Format: double */
@@ -2431,19 +1161,50 @@ export interface components {
             driftMmPer1000h?: null | number;
             findings: components["schemas"]["FindingResponse"][];
             hasFigures: boolean;
+            /** @description What in its record cannot be right; nothing is foretold from it. */
+            trouble?: null | string;
             /** Format: uuid */
             openOverheadId?: null | string;
         };
         /**
          * @description What can decide when an engine's next overhead is due.
-         * @enum {unknown}
+         * @enum {string}
          */
         DueRule: "finding" | "drift" | "bookHours" | "bookMonths" | "firstCheck" | "nothing";
+        EngineChangeRequest: {
+            name?: null | string;
+            /**
+             * Format: uuid
+             * @description Moved to another machine; its history goes with it.
+             */
+            machineId?: null | string;
+            /**
+             * Format: uuid
+             * @description A wrongly chosen type put right.
+             */
+            engineTypeId?: null | string;
+            /** Format: double */
+            dutyHoursPerDay?: null | number;
+            monthlyWeights?: null | number[];
+            remark?: null | string;
+            serialNumber?: null | string;
+            rating?: null | string;
+            archived?: null | boolean;
+            who?: null | string;
+            why?: null | string;
+            /** Format: int32 */
+            version?: null | number;
+        };
         EngineCreateRequest: {
             /** Format: uuid */
             id?: null | string;
             name?: null | string;
             machine?: null | components["schemas"]["MachineKind"];
+            /**
+             * Format: uuid
+             * @description Which machine; left out, one of the engine's name is made.
+             */
+            machineId?: null | string;
             site?: null | string;
             /** Format: uuid */
             engineTypeId?: null | string;
@@ -2453,10 +1214,12 @@ export interface components {
             remark?: null | string;
             /** Format: double */
             meterHours?: null | number;
+            serialNumber?: null | string;
+            rating?: null | string;
         };
         /**
          * @description How many crank degrees one working cycle takes.
-         * @enum {unknown}
+         * @enum {string}
          */
         EngineCycle: "fourStroke" | "twoStroke";
         EngineHoursResponse: {
@@ -2506,6 +1269,50 @@ export interface components {
             /** Format: double */
             totalHours: number;
             remark?: null | string;
+            rating?: null | string;
+            registration?: null | string;
+            /** Format: double */
+            dutyHoursPerDay: number;
+            monthlyWeights?: null | number[];
+            archived: boolean;
+            /** Format: int32 */
+            version: number;
+        };
+        /** @description What of a type may be edited; its points and firing order may not, since records stand on them. */
+        EngineTypeChangeRequest: {
+            name?: null | string;
+            method?: null | components["schemas"]["TurningMethod"];
+            rotation?: null | string;
+            barringTool?: null | string;
+            /** Format: double */
+            toolTurnsPerCrankTurn?: null | number;
+            /** Format: double */
+            pitchMm?: null | number;
+            /** Format: double */
+            clearancePerTravel?: null | number;
+            clockwiseCloses?: null | boolean;
+            /** Format: double */
+            bookHours?: null | number;
+            /** Format: int32 */
+            bookMonths?: null | number;
+            /** Format: double */
+            firstCheckHours?: null | number;
+            /** Format: double */
+            breakInHours?: null | number;
+            /** Format: double */
+            jobHours?: null | number;
+            /** Format: double */
+            coldMaxC?: null | number;
+            /** Format: double */
+            dialConversion?: null | number;
+            archived?: null | boolean;
+            who?: null | string;
+            why?: null | string;
+            /**
+             * Format: int32
+             * @description The version this edit was made on.
+             */
+            version?: null | number;
         };
         /** @description An engine type as it is typed into the book. */
         EngineTypeRequest: {
@@ -2527,6 +1334,16 @@ export interface components {
             /** Format: double */
             clearancePerTravel?: null | number;
             clockwiseCloses?: null | boolean;
+            shimSizesMm?: null | number[];
+            /** Format: double */
+            shimPerClearance?: null | number;
+            /** Format: double */
+            travelTurns?: null | number;
+            selfLocking?: null | boolean;
+            /** Format: double */
+            coldMaxC?: null | number;
+            /** Format: double */
+            dialConversion?: null | number;
             method?: components["schemas"]["TurningMethod"];
             bookStops?: null | components["schemas"]["BookStopDto"][];
             rotation?: null | string;
@@ -2565,6 +1382,19 @@ export interface components {
             /** Format: double */
             clearancePerTravel: number;
             clockwiseCloses: boolean;
+            shimSizesMm?: null | number[];
+            /** Format: double */
+            shimPerClearance: number;
+            /** Format: double */
+            travelTurns?: null | number;
+            selfLocking: boolean;
+            /** Format: double */
+            coldMaxC: number;
+            /** Format: double */
+            dialConversion?: null | number;
+            archived: boolean;
+            /** Format: int32 */
+            version: number;
             method: components["schemas"]["TurningMethod"];
             rotation: string;
             barringTool: string;
@@ -2599,8 +1429,69 @@ export interface components {
             /** Format: int32 */
             engines: number;
         };
-        /** @enum {unknown} */
-        Feel: "free" | "drag" | "heavyDrag" | "noGo" | null;
+        /** @description An exchange: what this device adds, and how far it knows the visit. */
+        EntriesRequest: {
+            /** Format: int32 */
+            after?: null | number;
+            entries?: null | components["schemas"]["JsonObject"][];
+        };
+        EntriesResponse: {
+            entries: components["schemas"]["JsonObject"][];
+        };
+        EntryOutcomeResponse: {
+            /** Format: uuid */
+            id: string;
+            outcome: string;
+            /** Format: int32 */
+            sequence: null | number;
+            problem: null | components["schemas"]["Problem"];
+        };
+        ExchangeResponse: {
+            /** Format: int32 */
+            head: number;
+            outcomes: components["schemas"]["EntryOutcomeResponse"][];
+            entries: components["schemas"]["JsonObject"][];
+        };
+        /** @description What the record expects of a point, with the rate that lies behind it. */
+        ExpectedRecord: {
+            point: string;
+            /** Format: double */
+            clearanceMm: null | number;
+            /** Format: double */
+            standardUncertaintyMm: null | number;
+            /** Format: double */
+            mmPer1000h: null | number;
+            /** Format: double */
+            standardErrorMmPer1000h: null | number;
+            /** Format: double */
+            beforeMm: null | number;
+            /** Format: double */
+            beforeHours: null | number;
+        };
+        ExpectedRequest: {
+            /** Format: double */
+            clearanceMm?: null | number;
+            /** Format: double */
+            standardUncertaintyMm?: null | number;
+        };
+        /** @enum {string} */
+        Feel: "free" | "drag" | "heavyDrag" | "noGo";
+        FigureRecord: {
+            /** Format: uuid */
+            reading: string;
+            /** Format: double */
+            estimateMm: null | number;
+            /** Format: double */
+            lowerMm: null | number;
+            /** Format: double */
+            upperMm: null | number;
+            /** Format: double */
+            standardUncertaintyMm: null | number;
+            /** Format: uuid */
+            by: string;
+            /** Format: date-time */
+            at: string;
+        };
         FindingResponse: {
             point: string;
             state: components["schemas"]["VerdictState"];
@@ -2702,7 +1593,7 @@ export interface components {
         };
         /**
          * @description The kinds of job that open an engine.
-         * @enum {unknown}
+         * @enum {string}
          */
         JobKind: "overhead" | "spotCheck" | "receivingCheck" | "build";
         JobRequest: {
@@ -2722,9 +1613,44 @@ export interface components {
             blockedDays?: null | number[];
             group?: null | string;
         };
+        JsonObject: Record<string, never>;
+        JudgeRequest: {
+            trials?: null | components["schemas"]["TrialRequest"][];
+            /** Format: double */
+            figureMm?: null | number;
+            dial?: null | components["schemas"]["DialReadingRequest"];
+            /** Format: double */
+            feelSdMm?: null | number;
+            demand?: null | components["schemas"]["DemandRequest"];
+            trayMm?: null | number[];
+            aim?: components["schemas"]["MeasuringAim"];
+            school?: components["schemas"]["JudgingSchool"];
+            expected?: null | components["schemas"]["ExpectedRequest"];
+            unit?: null | string;
+        };
+        JudgeResponse: {
+            state: null | components["schemas"]["VerdictState"];
+            onFigure: boolean;
+            because: null | components["schemas"]["Because"];
+            side: null | components["schemas"]["VerdictState"];
+            reading: components["schemas"]["ReadingResponse"];
+            window: null | components["schemas"]["WindowResponse"];
+            action: components["schemas"]["JudgedAction"];
+            nextBlade: null | components["schemas"]["StackResponse"];
+        };
+        /**
+         * @description What follows from a reading.
+         * @enum {string}
+         */
+        JudgedAction: "leave" | "set" | "measureOn" | "yours";
+        /**
+         * @description The schools of judging beside one another.
+         * @enum {string}
+         */
+        JudgingSchool: "window" | "edgeToSet" | "oneFigure";
         /**
          * @description What a lash point drives.
-         * @enum {unknown}
+         * @enum {string}
          */
         LashKind: "intake" | "exhaust" | "injector" | "engineBrake";
         LashPointResponse: {
@@ -2741,16 +1667,18 @@ export interface components {
             /** Format: int32 */
             along: number;
         };
+        /** @description One line of the ledger. Tightest names the point found worst out of its window, tight or loose; null where all were fine. */
         LedgerRow: {
             /** Format: uuid */
             overheadId: string;
             /** Format: double */
-            shownHours: number;
+            shownHours: null | number;
             /** Format: double */
-            totalHours: number;
+            totalHours: null | number;
             /** Format: date */
             date: string;
             job: components["schemas"]["JobKind"];
+            state: components["schemas"]["VisitState"];
             who: string;
             /** Format: int32 */
             outAsFound: number;
@@ -2759,11 +1687,11 @@ export interface components {
             tightest: null | string;
             /** Format: double */
             tightestMm: null | number;
-            tightestIsOut: boolean;
+            tightestState: null | components["schemas"]["VerdictState"];
             /** Format: int32 */
             setCount: number;
             specRevision: null | string;
-            answer: components["schemas"]["VisitAnswer"];
+            answer: string;
             remark: null | string;
             /** Format: int32 */
             corrections: number;
@@ -2779,11 +1707,14 @@ export interface components {
             /** Format: double */
             thou: number;
         };
-        /** @enum {unknown} */
-        LimitSide: "tight" | "loose" | null;
+        /** @enum {string} */
+        LimitSide: "tight" | "loose";
         LobeAwayRequest: {
             /** Format: double */
             crankDeg?: null | number;
+            /** Format: double */
+            leastMarginDeg?: null | number;
+            left?: null | components["schemas"]["PointRequest"][];
             cycle?: components["schemas"]["EngineCycle"];
             firingOrder?: null | number[];
             firingAnglesDeg?: null | number[];
@@ -2794,6 +1725,8 @@ export interface components {
         };
         LobeAwayResponse: {
             arcs: components["schemas"]["MeasuringArcResponse"][];
+            here: components["schemas"]["ClearPointResponse"][];
+            next: null | components["schemas"]["NextClearResponse"];
         };
         LogbookEngine: {
             engine: string;
@@ -2844,11 +1777,47 @@ export interface components {
             who: null | string;
             remark: null | string;
         };
+        MachineEngine: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
         /**
          * @description What kind of machine an engine sits in; decides which cautions apply.
-         * @enum {unknown}
+         * @enum {string}
          */
         MachineKind: "lorry" | "tractor" | "mower" | "ferry" | "generator";
+        MachineRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            name?: null | string;
+            kind?: null | components["schemas"]["MachineKind"];
+            site?: null | string;
+            registration?: null | string;
+            archived?: null | boolean;
+            who?: null | string;
+        };
+        MachineResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            kind: components["schemas"]["MachineKind"];
+            site: string;
+            registration: null | string;
+            archived: boolean;
+            engines: components["schemas"]["MachineEngine"][];
+        };
+        MarkRecord: {
+            name: string;
+            /** Format: double */
+            crankDeg: number;
+            trap: boolean;
+        };
+        /**
+         * @description What the next blade is for.
+         * @enum {string}
+         */
+        MeasuringAim: "decide" | "figure";
         MeasuringArcResponse: {
             /** Format: int32 */
             cylinder: number;
@@ -2861,6 +1830,19 @@ export interface components {
             marginDeg: null | number;
             measurableNow: null | boolean;
         };
+        /** @description A meter reading put right: the figures that replace it, or nothing where it was never read; always with why. */
+        MeterCorrectionRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            /** Format: date */
+            date?: null | string;
+            /** Format: double */
+            hours?: null | number;
+            /** Format: double */
+            newMeterShows?: null | number;
+            who?: null | string;
+            why?: null | string;
+        };
         MeterReadingRequest: {
             /** Format: date */
             date?: null | string;
@@ -2870,6 +1852,8 @@ export interface components {
             newMeterShows?: null | number;
         };
         MeterReadingResponse: {
+            /** Format: uuid */
+            id: string;
             /** Format: date */
             date: string;
             /** Format: double */
@@ -2878,6 +1862,12 @@ export interface components {
             newMeterShows: null | number;
             who: null | string;
             remark: null | string;
+            withdrawn: boolean;
+            /** Format: uuid */
+            replacesId: null | string;
+            why: null | string;
+            /** Format: uuid */
+            visitId: null | string;
         };
         MeterRequest: {
             /** Format: uuid */
@@ -2896,6 +1886,12 @@ export interface components {
             valveLiftMm?: null | number;
             /** Format: double */
             pitchMm?: null | number;
+        };
+        /** @description A blade or a stack of the tray, as written on it. */
+        NextBladeRecord: {
+            blades: string[];
+            /** Format: double */
+            sumMm: number;
         };
         NextBladeRequest: {
             trayMm?: null | number[];
@@ -2916,18 +1912,24 @@ export interface components {
             /** Format: double */
             bladeMm: null | number;
         };
-        /** @description The next thing to do. */
-        NextTask: {
-            /** @description Where in the overhead. */
-            step: components["schemas"]["OverheadStep"];
-            /**
-             * Format: int32
-             * @description Which stop, counting from 0; null outside the stops.
-             */
-            stopIndex: null | number;
-            /** @description Label of the point; null where the step has none, or the stop's position must be proved first. */
-            point: null | string;
-            task: null | components["schemas"]["PointTask"];
+        NextClearResponse: {
+            /** Format: double */
+            crankDeg: number;
+            /** Format: double */
+            turnDeg: number;
+            points: components["schemas"]["ClearPointResponse"][];
+        };
+        /**
+         * @description What is asked next.
+         * @enum {string}
+         */
+        NextDo: "step" | "condition" | "bar" | "prove" | "measure" | "set" | "measureAgain" | "sign";
+        NextRecord: {
+            do: components["schemas"]["NextDo"];
+            point?: null | string;
+            /** Format: double */
+            crankDeg?: null | number;
+            step?: null | string;
         };
         ObservationRequest: {
             /** Format: int32 */
@@ -2944,142 +1946,30 @@ export interface components {
             /** Format: double */
             toDeg: number;
         };
-        OverheadPointView: {
-            /** Format: uuid */
-            id: string;
-            label: string;
-            /** Format: int32 */
-            cylinder: number;
-            kind: components["schemas"]["LashKind"];
-            place?: null | string;
-            /** Format: int32 */
-            bank: number;
-            /** Format: int32 */
-            along: number;
-            /** Format: int32 */
-            stopIndex: number;
-            /** Format: double */
-            minMm?: null | number;
-            /** Format: double */
-            maxMm?: null | number;
-            /** Format: double */
-            setMm?: null | number;
-            fleetTolerance?: boolean;
-            specWritten?: null | string;
-            /** Format: double */
-            beforeMm?: null | number;
-            /** Format: double */
-            beforeHours?: null | number;
-            /** Format: double */
-            expectedMm?: null | number;
-            found?: null | components["schemas"]["ReadingView"];
-            left?: null | components["schemas"]["ReadingView"];
-            foundDraft?: null | components["schemas"]["ReadingView"];
-            leftDraft?: null | components["schemas"]["ReadingView"];
-            done: boolean;
-            leftAlone: boolean;
-            advice?: null | components["schemas"]["AdviceView"];
-            /**
-             * Format: double
-             * @description Hours to the fleet's risk from the figure it is left at; null without a rate.
-             */
-            hoursToRiskFromHere?: null | number;
-            /** Format: double */
-            aimOffMm?: null | number;
-            /** Format: double */
-            aimOffHours?: null | number;
-            corrected: components["schemas"]["ReadingView"][];
-        };
-        OverheadStartRequest: {
-            /** Format: uuid */
-            engineId?: null | string;
-            job?: components["schemas"]["JobKind"];
-            /** Format: date */
-            date?: null | string;
-            /** Format: double */
-            shownHours?: null | number;
+        PersonChangeRequest: {
+            name?: null | string;
+            initials?: null | string;
+            archived?: null | boolean;
             who?: null | string;
-            blades?: null | string;
-            tray?: null | string[];
-            trayUnit?: null | string;
-            measuringMethod?: null | string;
-            method?: null | components["schemas"]["TurningMethod"];
-            remark?: null | string;
         };
-        /**
-         * @description The stations of a guided overhead, in order.
-         * @enum {unknown}
-         */
-        OverheadStep: "makeSafe" | "condition" | "stop" | "closeUp" | "sign";
-        OverheadSummary: {
+        PersonCreateRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            name?: null | string;
+            initials?: null | string;
+        };
+        PersonRecord: {
             /** Format: uuid */
             id: string;
-            /** Format: uuid */
-            engineId: string;
-            engineName: string;
-            site: string;
-            job: components["schemas"]["JobKind"];
-            /** Format: date */
-            date: string;
-            /** Format: double */
-            shownHours: number;
-            who: string;
-            /** Format: date-time */
-            startedAt: string;
-            /** Format: int32 */
-            found: number;
-            /** Format: int32 */
-            points: number;
+            name: string;
+            initials: string;
         };
-        OverheadView: {
+        PersonResponse: {
             /** Format: uuid */
             id: string;
-            /** Format: uuid */
-            engineId: string;
-            engineName: string;
-            machine: components["schemas"]["MachineKind"];
-            job: components["schemas"]["JobKind"];
-            /** Format: date */
-            date: string;
-            /** Format: double */
-            shownHours: number;
-            /** Format: double */
-            totalHours: number;
-            who: string;
-            blades?: null | string;
-            tray: string[];
-            trayUnit: string;
-            measuringMethod: string;
-            method: components["schemas"]["TurningMethod"];
-            condition: components["schemas"]["SpecCondition"];
-            /** Format: double */
-            engineTemperatureC?: null | number;
-            specRevision: string;
-            specSource: string;
-            rotation: string;
-            barringTool: string;
-            /** Format: double */
-            toolTurnsPerCrankTurn: number;
-            firingOrder: number[];
-            firingAnglesDeg: number[];
-            /** Format: double */
-            cycleDeg: number;
-            makeSafe: components["schemas"]["Caution"][];
-            closeUp: components["schemas"]["Caution"][];
-            foremost: string;
-            ticked: string[];
-            next: components["schemas"]["NextTask"];
-            stops: components["schemas"]["StopView"][];
-            cannotSet: components["schemas"]["UnplacedPointResponse"][];
-            points: components["schemas"]["OverheadPointView"][];
-            signingRefusals: string[];
-            signedBy?: null | string;
-            /** Format: date-time */
-            signedAt?: null | string;
-            answer: components["schemas"]["VisitAnswer"];
-            remark?: null | string;
-            /** Format: int32 */
-            version: number;
+            name: string;
+            initials: string;
+            archived: boolean;
         };
         PinRequest: {
             job?: null | string;
@@ -3114,13 +2004,20 @@ export interface components {
             /** Format: double */
             roomForwardDeg: null | number;
         };
+        /** @description What is asked of one point: in millimetres as derived, and in the book's own writing. */
+        PointDemandRecord: {
+            point: string;
+            demand: components["schemas"]["AdviceDemandRequest"];
+            written: string;
+            fleetTolerance: boolean;
+        };
+        /** @enum {string} */
+        PointOutcome: "leftAlone" | "set" | "leftSo" | "byTheBook" | "shimFitted" | "awaiting" | "notReached";
         PointRequest: {
             /** Format: int32 */
             cylinder: number;
             kind?: null | components["schemas"]["LashKind"];
         };
-        /** @enum {unknown} */
-        PointTask: "measureFound" | "setAndMeasure" | null;
         /** @description A stretch of the cycle the crank may stand in, forwards from FromDeg (0 to below the cycle) to ToDeg (may pass the cycle). A point where both are equal. */
         PositionCandidate: {
             /** Format: double */
@@ -3159,46 +2056,26 @@ export interface components {
             /** Format: double */
             fraction?: null | number;
         };
-        ProblemDetails: {
+        /**
+         * @description What is wrong, as RFC 9457 has it: `type` ends in a stable code, `detail` is the sentence, `errors` names the fields. The
+         *     interface branches on codes and never on text.
+         */
+        Problem: {
             type?: null | string;
-            title?: null | string;
+            title: string;
             /** Format: int32 */
-            status?: null | number;
-            detail?: null | string;
-            instance?: null | string;
+            status: number;
+            detail: string;
+            code: string;
+            errors?: null | {
+                [key: string]: string[];
+            };
         };
         RateResponse: {
             /** Format: double */
             mmPer1000h: number;
             /** Format: double */
             standardErrorMmPer1000h: number;
-        };
-        /** @description One reading as it grows tap by tap, and as it is kept. */
-        ReadingPutRequest: {
-            /** Format: uuid */
-            pointId?: null | string;
-            stage?: null | components["schemas"]["ReadingStage"];
-            trials?: null | components["schemas"]["TrialDto"][];
-            /** @description A figure given directly instead of blades: 0.31, &lt;0.05, 0.30-0.35. */
-            figure?: null | string;
-            unit?: null | string;
-            who?: null | string;
-            keep?: boolean;
-            /**
-             * Format: int32
-             * @description The version this builds on; 0 for a new reading.
-             */
-            version?: number;
-            /**
-             * Format: uuid
-             * @description The kept reading this one corrects.
-             */
-            corrects?: null | string;
-            why?: null | string;
-            remark?: null | string;
-            byTheBook?: boolean;
-            /** @description The figure is far from the window, and was looked at again. */
-            sure?: boolean;
         };
         ReadingRequest: {
             trials?: null | components["schemas"]["TrialRequest"][];
@@ -3217,42 +2094,25 @@ export interface components {
         };
         /**
          * @description When in the work a reading was taken.
-         * @enum {unknown}
+         * @enum {string}
          */
-        ReadingStage: "asFound" | "beforeLock" | "asLeft";
-        ReadingView: {
+        ReadingStage: "asFound" | "beforeLock" | "asLeft" | "claimed";
+        RefusalRecord: {
+            code: string;
+            points: null | string[];
+            steps: null | string[];
+            sentence: string;
+        };
+        RefusedRecord: {
             /** Format: uuid */
             id: string;
+            kind: null | string;
             /** Format: uuid */
-            pointId: string;
-            stage: components["schemas"]["ReadingStage"];
-            trials: components["schemas"]["TrialDto"][];
-            written?: null | string;
-            unit: string;
-            /** Format: double */
-            lowerMm?: null | number;
-            /** Format: double */
-            upperMm?: null | number;
-            /** Format: double */
-            estimateMm?: null | number;
-            /** Format: double */
-            standardUncertaintyMm?: null | number;
-            who: string;
+            by: null | string;
             /** Format: date-time */
-            at: string;
-            kept: boolean;
-            /** Format: int32 */
-            version: number;
-            /** Format: uuid */
-            corrects?: null | string;
-            why?: null | string;
-            remark?: null | string;
-            byTheBook: boolean;
-            state?: null | components["schemas"]["VerdictState"];
-            /** Format: double */
-            decidingBladeMm?: null | number;
-            /** Format: double */
-            nextBladeMm?: null | number;
+            at: null | string;
+            code: string;
+            sentence: string;
         };
         RevisionResponse: {
             /** Format: uuid */
@@ -3312,11 +2172,11 @@ export interface components {
         };
         /**
          * @description How good a schedule is known to be.
-         * @enum {unknown}
+         * @enum {string}
          */
         ScheduleStatus: "optimal" | "feasible" | "infeasible";
-        /** @enum {unknown} */
-        ScrewDirection: "clockwise" | "anticlockwise" | null;
+        /** @enum {string} */
+        ScrewDirection: "clockwise" | "anticlockwise";
         ScrewRequest: {
             /** Format: double */
             measuredMm?: null | number;
@@ -3356,82 +2216,127 @@ export interface components {
             excluded: boolean;
             partChanged: boolean;
         };
-        /** @description Which shim to fit. */
-        ShimChoice: {
-            /**
-             * Format: double
-             * @description The thickness that would land exactly on the target.
-             */
-            exactShimMm: number;
-            choice: null | components["schemas"]["FittedShim"];
-            /** @description The other sizes, best first: those in the window before those outside it, then by distance from the target. */
-            alternatives: components["schemas"]["FittedShim"][];
-        };
-        ShimRequest: {
-            /** Format: double */
-            measuredMm?: null | number;
-            /** Format: double */
-            targetMm?: null | number;
+        /**
+         * @description Whether a point is set as soon as it is measured.
+         * @enum {string}
+         */
+        SettingOrder: "stopFirst" | "pointByPoint";
+        SheetPointRecord: {
+            label: string;
+            /** Format: int32 */
+            cylinder: number;
+            kind: components["schemas"]["LashKind"];
+            place?: null | string;
+            /** Format: int32 */
+            bank: number;
+            /** Format: int32 */
+            along: number;
+            /** Format: int32 */
+            stopIndex: number;
             /** Format: double */
             minMm?: null | number;
             /** Format: double */
             maxMm?: null | number;
             /** Format: double */
-            currentShimMm?: null | number;
-            /** Format: double */
-            shimPerClearance?: null | number;
-            sizesMm?: null | number[];
-        };
-        SignRequest: {
-            who?: null | string;
-            remark?: null | string;
-        };
-        /**
-         * @description Whether a figure holds for a cold or a hot engine; the two never share a trend.
-         * @enum {unknown}
-         */
-        SpecCondition: "cold" | "hot";
-        SpecFiguresResponse: {
-            kind: components["schemas"]["LashKind"];
-            /** Format: double */
-            minMm: number;
-            /** Format: double */
-            maxMm: number;
-            /** Format: double */
-            setMm: number;
+            setMm?: null | number;
             fleetTolerance: boolean;
-            written: string;
+            specWritten?: null | string;
+            byAmount: boolean;
+            amount?: null | components["schemas"]["AmountResponse"];
+            start?: null | components["schemas"]["StartState"];
+            /** Format: double */
+            beforeMm?: null | number;
+            /** Format: double */
+            beforeHours?: null | number;
+            /** Format: double */
+            expectedMm?: null | number;
+            found?: null | components["schemas"]["SheetReadingRecord"];
+            left?: null | components["schemas"]["SheetReadingRecord"];
+            foundDraft?: null | components["schemas"]["SheetReadingRecord"];
+            leftDraft?: null | components["schemas"]["SheetReadingRecord"];
+            outcome?: null | components["schemas"]["PointOutcome"];
+            why?: null | string;
+            owesFound: boolean;
+            owesLeft: boolean;
+            done: boolean;
+            advice?: null | components["schemas"]["AdviceResponse"];
+            /** Format: double */
+            hoursToRiskFromHere?: null | number;
+            /** Format: double */
+            aimOffMm?: null | number;
+            /** Format: double */
+            aimOffHours?: null | number;
+            fittedShim?: null | string;
+            adjuster: string;
+            corrected: components["schemas"]["CorrectedFigureRecord"][];
+        };
+        /** @description One reading on the sheet: every try of it, what it says, who, and how it stands. */
+        SheetReadingRecord: {
+            /** Format: uuid */
+            id: string;
+            stage: components["schemas"]["ReadingStage"];
+            tries: components["schemas"]["TryRecord"][];
+            written?: null | string;
             unit: string;
+            /** Format: double */
+            lowerMm?: null | number;
+            /** Format: double */
+            upperMm?: null | number;
+            /** Format: double */
+            estimateMm?: null | number;
+            /** Format: double */
+            standardUncertaintyMm?: null | number;
+            /** Format: uuid */
+            by: string;
+            /** Format: date-time */
+            at: string;
+            kept: boolean;
+            unproved: boolean;
+            state?: null | components["schemas"]["VerdictState"];
+            because?: null | components["schemas"]["Because"];
+            onFigure: boolean;
+            action?: null | components["schemas"]["JudgedAction"];
+            nextBlade?: null | components["schemas"]["NextBladeRecord"];
+            /**
+             * Format: uuid
+             * @description The entry a correction of this figure names.
+             */
+            lastEntry: string;
+            complaint?: null | string;
+            /** @description The unit in which the same figure would be believable, where in its own it is not. */
+            offerUnit?: null | string;
         };
-        SpecLineDto: {
-            kind?: null | components["schemas"]["LashKind"];
-            min?: null | string;
-            max?: null | string;
-            set?: null | string;
-            single?: null | string;
-            unit?: null | string;
-        };
-        SpecRevisionRequest: {
-            revision?: null | string;
-            source?: null | string;
-            /** Format: date */
-            date?: null | string;
+        /** @description The work sheet of a visit: stops, points, readings, advice, in the form the screens at the engine and the record show. */
+        SheetRecord: {
+            method: components["schemas"]["TurningMethod"];
+            setting: components["schemas"]["SettingOrder"];
+            /** Format: double */
+            cycleDeg: number;
+            firingOrder: number[];
+            firingAnglesDeg: number[];
             condition: components["schemas"]["SpecCondition"];
-            lines?: null | components["schemas"]["SpecLineDto"][];
-        };
-        StopResponse: {
+            conditionKnown: boolean;
             /** Format: double */
-            crankDeg: number;
+            engineTemperatureC?: null | number;
+            outOfTrend: boolean;
+            outOfTrendBecause?: null | string;
+            specRevision?: null | string;
+            specSource?: null | string;
             /** Format: double */
-            turnFromPreviousDeg: number;
-            /** Format: int32 */
-            compressionCylinder: null | number;
-            /** Format: int32 */
-            rockingCylinder: null | number;
-            sign: string;
-            set: components["schemas"]["PlacedPointResponse"][];
+            shownHours?: null | number;
+            /**
+             * Format: double
+             * @description Through meter changes; only the server knows all of them.
+             */
+            totalHours?: null | number;
+            tray: string[];
+            trayUnit: string;
+            traySet?: null | string;
+            stops: components["schemas"]["SheetStopRecord"][];
+            cannotSet: components["schemas"]["UnplacedPointResponse"][];
+            points: components["schemas"]["SheetPointRecord"][];
         };
-        StopView: {
+        SheetStopRecord: {
             /** Format: int32 */
             index: number;
             /** Format: double */
@@ -3450,17 +2355,166 @@ export interface components {
             /** Format: double */
             roomForwardDeg: null | number;
             proved: boolean;
-            points: string[];
             done: boolean;
+            points: string[];
+        };
+        /** @enum {string} */
+        ShimAccess: "onTop" | "underBucket" | "puck";
+        /** @description Which shim to fit. */
+        ShimChoice: {
+            /**
+             * Format: double
+             * @description The thickness that would land exactly on the target.
+             */
+            exactShimMm: number;
+            choice: null | components["schemas"]["FittedShim"];
+            /** @description The other sizes, best first: those in the window before those outside it, then by distance from the target. */
+            alternatives: components["schemas"]["FittedShim"][];
+        };
+        ShimRangeResponse: {
+            /** Format: double */
+            exactMm: number;
+            /** Format: double */
+            mayFrom: number;
+            /** Format: double */
+            mayTo: number;
+            /** Format: double */
+            surelyFrom: null | number;
+            /** Format: double */
+            surelyTo: null | number;
+            /** Format: double */
+            choiceMm: null | number;
+            alternativesMm: number[];
+        };
+        ShimRequest: {
+            /** Format: double */
+            measuredMm?: null | number;
+            /** Format: double */
+            targetMm?: null | number;
+            /** Format: double */
+            minMm?: null | number;
+            /** Format: double */
+            maxMm?: null | number;
+            /** Format: double */
+            currentShimMm?: null | number;
+            /** Format: double */
+            shimPerClearance?: null | number;
+            sizesMm?: null | number[];
+        };
+        SignedRecord: {
+            /** Format: uuid */
+            by: string;
+            /** Format: date-time */
+            at: string;
+            remark: null | string;
+        };
+        SiteRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            name?: null | string;
+            timeZone?: null | string;
+            archived?: null | boolean;
+            who?: null | string;
+        };
+        SiteResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            timeZone: null | string;
+            archived: boolean;
+            /** Format: int32 */
+            machines: number;
+        };
+        /**
+         * @description Whether a figure holds for a cold or a hot engine; the two never share a trend.
+         * @enum {string}
+         */
+        SpecCondition: "cold" | "hot";
+        SpecFiguresResponse: {
+            kind: components["schemas"]["LashKind"];
+            /** Format: double */
+            minMm: null | number;
+            /** Format: double */
+            maxMm: null | number;
+            /** Format: double */
+            setMm: null | number;
+            fleetTolerance: boolean;
+            written: string;
+            unit: string;
+        };
+        /** @description One kind's line, as the source writes it: a window, a single figure, two blades, zero, or an amount. */
+        SpecLineDto: {
+            kind?: null | components["schemas"]["LashKind"];
+            min?: null | string;
+            max?: null | string;
+            set?: null | string;
+            single?: null | string;
+            tightSide?: null | string;
+            looseSide?: null | string;
+            go?: null | string;
+            noGo?: null | string;
+            zero?: null | boolean;
+            /** Format: double */
+            turns?: null | number;
+            /** Format: double */
+            fraction?: null | number;
+            /** Format: double */
+            heightMm?: null | number;
+            /** Format: double */
+            torqueNm?: null | number;
+            unit?: null | string;
+        };
+        SpecRevisionRequest: {
+            revision?: null | string;
+            source?: null | string;
+            /** Format: date */
+            date?: null | string;
+            condition: components["schemas"]["SpecCondition"];
+            lines?: null | components["schemas"]["SpecLineDto"][];
+        };
+        StackResponse: {
+            bladesMm: number[];
+            /** Format: double */
+            sumMm: number;
+        };
+        /** @enum {string} */
+        StartState: "rattles" | "pumpedUp" | "collapsed" | "freewheels" | "open" | "zero";
+        /**
+         * @description The lists that a step can belong to.
+         * @enum {string}
+         */
+        StepList: "makeSafe" | "kit" | "covers" | "stop" | "point" | "beforeCloseUp" | "closeUp";
+        StepRecord: {
+            step: string;
+            list: components["schemas"]["StepList"];
+            text: string;
+            asks: null | string;
+            point: null | string;
+            /** Format: double */
+            crankDeg: null | number;
+            counts: null | components["schemas"]["Counting"];
+            pair: null | string;
+        };
+        StopResponse: {
+            /** Format: double */
+            crankDeg: number;
+            /** Format: double */
+            turnFromPreviousDeg: number;
+            /** Format: int32 */
+            compressionCylinder: null | number;
+            /** Format: int32 */
+            rockingCylinder: null | number;
+            sign: string;
+            set: components["schemas"]["PlacedPointResponse"][];
+        };
+        TakeAlongResponse: {
+            contextId: string;
+            context: components["schemas"]["ContextRecord"];
         };
         TechnicianRequest: {
             id?: null | string;
             skills?: null | string[];
             hoursByDay?: null | number[];
-        };
-        TickRequest: {
-            key?: null | string;
-            on: boolean;
         };
         TimingRequest: {
             /** Format: double */
@@ -3478,23 +2532,37 @@ export interface components {
             /** Format: double */
             injectorToAtdc?: null | number;
         };
-        TrialDto: {
-            blades?: null | string[];
-            feel?: null | components["schemas"]["Feel"];
-        };
         TrialRequest: {
             bladesMm?: null | number[];
             feel?: null | components["schemas"]["Feel"];
         };
+        TryRecord: {
+            /** Format: uuid */
+            entry: string;
+            blades: string[];
+            unit: string;
+            feel: components["schemas"]["Feel"];
+        };
+        TurnResponse: {
+            /** Format: double */
+            turns: number;
+            /** Format: double */
+            degrees: number;
+            direction: null | components["schemas"]["ScrewDirection"];
+            /** Format: int32 */
+            sixteenths: number;
+        };
         /**
          * @description The schools of finding the position; each is used somewhere and supported here.
-         * @enum {unknown}
+         * @enum {string}
          */
         TurningMethod: "twoStop" | "perCylinder" | "rocking" | "exhaustOpeningIntakeClosing" | "fewestStops" | "book";
         TurningPlanRequest: {
             method?: components["schemas"]["TurningMethod"];
             /** Format: int32 */
             startCylinder?: null | number;
+            /** Format: double */
+            crankNowDeg?: null | number;
             bookStops?: null | components["schemas"]["BookStopRequest"][];
             cycle?: components["schemas"]["EngineCycle"];
             firingOrder?: null | number[];
@@ -3533,8 +2601,8 @@ export interface components {
             job: string;
             reason: string;
         };
-        /** @enum {unknown} */
-        ValveState: "loose" | "open" | "moving" | null;
+        /** @enum {string} */
+        ValveState: "loose" | "open" | "moving";
         /**
          * @description When the valves of a four-stroke cylinder leave and reach their seats, crank degrees at the seat.
          *     Where a source quotes timing at 1 mm or 0.050 in lift use a ramp guard of 35° (from memory).
@@ -3590,14 +2658,85 @@ export interface components {
         };
         /**
          * @description How a reading stands to its window. Declared worst first: tight outranks loose in every list.
-         * @enum {unknown}
+         * @enum {string}
          */
         VerdictState: "tight" | "loose" | "borderline" | "inWindow";
+        VisitListResponse: {
+            visits: components["schemas"]["VisitSummary"][];
+        };
+        VisitPointRecord: {
+            point: string;
+            found: null | components["schemas"]["FigureRecord"];
+            left: null | components["schemas"]["FigureRecord"];
+            repeats: components["schemas"]["FigureRecord"][];
+            verdict: null | components["schemas"]["VerdictState"];
+            outcome: null | components["schemas"]["PointOutcome"];
+        };
+        /** @description A visit folded: what a screen shows. */
+        VisitRecord: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: uuid */
+            engineId: string;
+            job: components["schemas"]["JobKind"];
+            /** Format: date */
+            date: string;
+            state: components["schemas"]["VisitState"];
+            /** Format: int32 */
+            head: number;
+            points: components["schemas"]["VisitPointRecord"][];
+            next?: null | components["schemas"]["NextRecord"];
+            refusals: components["schemas"]["RefusalRecord"][];
+            proved: number[];
+            provedPoints: string[];
+            /** Format: double */
+            crankDeg?: null | number;
+            ticked: string[];
+            late: string[];
+            refused: components["schemas"]["RefusedRecord"][];
+            corrections: components["schemas"]["CorrectionRecord"][];
+            signed?: null | components["schemas"]["SignedRecord"];
+            contextId?: null | string;
+            contextAsked?: null | string;
+            context?: null | components["schemas"]["ContextRecord"];
+            sheet?: null | components["schemas"]["SheetRecord"];
+        };
         /**
-         * @description What was answered about a visit whose figures all shifted one way.
-         * @enum {unknown}
+         * @description Open, signed or abandoned.
+         * @enum {string}
          */
-        VisitAnswer: "counts" | "warm" | "otherBlades";
+        VisitState: "open" | "signed" | "abandoned";
+        VisitSummary: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: uuid */
+            engineId: string;
+            engineName: string;
+            site: string;
+            job: components["schemas"]["JobKind"];
+            /** Format: date */
+            date: string;
+            state: components["schemas"]["VisitState"];
+            /** Format: int32 */
+            head: number;
+            /** Format: double */
+            shownHours: null | number;
+            who: null | string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: int32 */
+            found: number;
+            /** Format: int32 */
+            points: number;
+        };
+        WindowResponse: {
+            /** Format: double */
+            minMm: number;
+            /** Format: double */
+            maxMm: number;
+            /** Format: double */
+            setMm: null | number;
+        };
     };
     responses: never;
     parameters: never;
@@ -3606,4 +2745,2442 @@ export interface components {
     pathItems: never;
 }
 export type $defs = Record<string, never>;
-export type operations = Record<string, never>;
+export interface operations {
+    "calc-turning-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TurningPlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TurningPlanResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-position": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PositionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PositionResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-lobe-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LobeAwayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LobeAwayResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-piston-travel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PistonTravelRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PistonTravelResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-rim": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RimRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RimResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-length": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LengthRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LengthResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-next-blade": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NextBladeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextBladeResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-dial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DialRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-verdict": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VerdictRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VerdictResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-judge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JudgeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JudgeResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdviceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdviceResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-screw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScrewRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScrewResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-creep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CreepResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-mid-lift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MidLiftRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TurnsResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-shim": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShimRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShimChoice"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-preload": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreloadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TurnsResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DriftRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DriftResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForecastRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForecastResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoursRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScheduleApiRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScheduleResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-fleet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FleetSettings"];
+                };
+            };
+        };
+    };
+    "put-fleet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FleetSettings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FleetSettings"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-due": {
+        parameters: {
+            query?: {
+                skip?: number;
+                take?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DueListResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "take-along": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeAlongResponse"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-blob": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                hash: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "put-blob": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                hash: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-people": {
+        parameters: {
+            query?: {
+                archived?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonResponse"][];
+                };
+            };
+        };
+    };
+    "add-person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonCreateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonResponse"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "change-person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteResponse"][];
+                };
+            };
+        };
+    };
+    "add-site": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteResponse"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "change-site": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineResponse"][];
+                };
+            };
+        };
+    };
+    "add-machine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MachineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineResponse"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "change-machine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MachineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-engine-types": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineTypeSummary"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "add-engine-type": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineTypeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineTypeResponse"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineTypeResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "preview-engine-type": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineTypeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypePreviewResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-engine-type": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineTypeResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "change-engine-type": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineTypeChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineTypeResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "add-revision": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpecRevisionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineTypeResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "add-engine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineCreateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineResponse"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-engine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "change-engine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EngineChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-engine-changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeResponse"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "read-meter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeterRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "correct-meter-reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeterCorrectionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-visits": {
+        parameters: {
+            query?: {
+                open?: boolean;
+                engineId?: string;
+                skip?: number;
+                take?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitListResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-visit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visitId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitRecord"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-visit-entries": {
+        parameters: {
+            query?: {
+                after?: number;
+            };
+            header?: never;
+            path: {
+                visitId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntriesResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "exchange-entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visitId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntriesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExchangeResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "preview-logbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogbookReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "import-logbook": {
+        parameters: {
+            query?: {
+                goodOnly?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogbookReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "export-logbook": {
+        parameters: {
+            query?: {
+                engine?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+}

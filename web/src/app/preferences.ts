@@ -7,16 +7,16 @@ export type Unit = 'mm' | 'thou'
 export const usePreferences = defineStore('preferences', () => {
   const unit = ref<Unit>(localStorage.getItem('zd-unit') === 'thou' ? 'thou' : 'mm')
   const theme = ref<'light' | 'dark'>(localStorage.getItem('zd-theme') === 'dark' ? 'dark' : 'light')
-  const who = ref(localStorage.getItem('zd-who') ?? '')
+  const person = ref(localStorage.getItem('zd-person') ?? '')
   const tray = ref(localStorage.getItem('zd-tray') ?? '')
   watch(unit, (value) => localStorage.setItem('zd-unit', value))
   watch(theme, (value) => localStorage.setItem('zd-theme', value))
-  watch(who, (value) => localStorage.setItem('zd-who', value))
+  watch(person, (value) => localStorage.setItem('zd-person', value))
   watch(tray, (value) => localStorage.setItem('zd-tray', value))
   return {
     unit,
     theme,
-    who,
+    person,
     tray,
     toggleUnit: () => (unit.value = unit.value === 'mm' ? 'thou' : 'mm'),
     toggleTheme: () => (theme.value = theme.value === 'dark' ? 'light' : 'dark'),

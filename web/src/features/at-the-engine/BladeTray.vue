@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { isTyping, useKeys } from '../../app/keys'
-import type { Felt, Trial } from './useOverhead'
+import type { Felt, Trial } from './useVisit'
 
 /** Tap the blade, tap how it felt. Two blades tapped with "stack" on are one thickness. */
 const props = defineProps<{
@@ -9,7 +9,7 @@ const props = defineProps<{
   unit: string
   trials: Trial[]
   near: [number, number]
-  suggest?: number | null
+  suggest?: string[] | null
 }>()
 const emit = defineEmits<{ tried: [trial: Trial]; unselect: [] }>()
 
@@ -59,7 +59,8 @@ function step(by: number) {
   if (blade) selected.value = [blade]
 }
 function nearestIndex() {
-  const aim = props.suggest ?? (props.near[0] + props.near[1]) / 2
+  const suggested = props.suggest?.[0]
+  const aim = suggested ? mm(suggested) : (props.near[0] + props.near[1]) / 2
   return props.blades.reduce(
     (best, b, i) => (Math.abs(mm(b) - aim) < Math.abs(mm(props.blades[best] ?? '0') - aim) ? i : best),
     0,
@@ -94,9 +95,15 @@ useKeys(
         :key="blade"
         type="button"
         class="blade figure"
-        :class="{ chosen: selected.includes(blade), suggested: suggest && Math.abs(mm(blade) - suggest) < 1e-6 }"
+        :class="{ chosen: selected.includes(blade), suggested: suggest?.includes(blade) }"
         :aria-pressed="selected.includes(blade)"
-        :title="suggest && Math.abs(mm(blade) - suggest) < 1e-6 ? 'This blade decides soonest' : undefined"
+        :title="
+          suggest?.includes(blade)
+            ? suggest.length > 1
+              ? 'These two, stacked, decide soonest'
+              : 'This blade decides soonest'
+            : undefined
+        "
         @click="pick(blade)"
       >
         {{ blade }}

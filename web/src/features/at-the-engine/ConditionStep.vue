@@ -5,19 +5,15 @@ import { computed, ref } from 'vue'
 import type { Refusal } from '../../api/client'
 import Field from '../../app/Field.vue'
 import { notANumber, typedNumber } from '../../app/numbers'
-import type { Overhead } from './useOverhead'
+import type { Sheet } from './useVisit'
 
-const props = defineProps<{ view: Overhead; refusal?: Refusal | null }>()
-const emit = defineEmits<{ condition: [body: Record<string, unknown>] }>()
+const props = defineProps<{ view: Sheet; refusal?: Refusal | null }>()
+const emit = defineEmits<{ condition: [degrees: number | null, anyway: boolean] }>()
 const temperature = ref('')
 const warm = computed(() => props.refusal?.for('engineTemperatureC'))
 function send(anyway: boolean) {
   if (notANumber(temperature.value)) return
-  emit('condition', {
-    condition: props.view.condition,
-    engineTemperatureC: typedNumber(temperature.value) ?? null,
-    measureWarmAnyway: anyway,
-  })
+  emit('condition', typedNumber(temperature.value) ?? null, anyway)
 }
 </script>
 

@@ -2,39 +2,52 @@
 import { computed } from 'vue'
 import { sentence } from '../../api/client'
 import TurningDial from '../../instruments/TurningDial.vue'
-import { useOverhead } from './useOverhead'
+import { useVisit } from './useVisit'
 
 /** For the mate at the crank: only the stop and the turn. */
 const props = defineProps<{ id: string }>()
-const { view, failure } = useOverhead(() => props.id)
-const index = computed(() => view.value?.next.stopIndex ?? (view.value ? view.value.stops.length - 1 : 0))
-const stop = computed(() => view.value?.stops[index.value])
-const next = computed(() => view.value?.stops[index.value + 1])
+const { view, sheet, failure } = useVisit(
+  () => props.id,
+  () => '',
+)
+const type = computed(() => view.value?.context?.type)
+const index = computed(() => {
+  const label = view.value?.next?.point
+  const found = sheet.value?.points.find((p) => p.label === label)?.stopIndex
+  return found ?? (sheet.value ? sheet.value.stops.length - 1 : 0)
+})
+const stop = computed(() => sheet.value?.stops[index.value])
+const next = computed(() => sheet.value?.stops[index.value + 1])
 const say = computed(() => {
   const v = view.value
   if (!v || !stop.value) return ''
-  if (v.signedAt) return 'Signed. Leave the crank.'
-  if (v.next.step === 'makeSafe' || v.next.step === 'condition') return 'Wait. It is not safe to bar yet.'
-  if (v.next.step === 'closeUp' || v.next.step === 'sign') return 'Done barring. Leave the crank.'
+  if (v.state === 'abandoned') return 'Given up. Leave the crank.'
+  if (v.signed) return 'Signed. Leave the crank.'
+  if (v.next?.do === 'condition' || (v.next?.do === 'step' && !sheet.value?.conditionKnown))
+    return 'Wait. It is not safe to bar yet.'
+  if (v.next?.do === 'step' || v.next?.do === 'sign') return 'Done barring. Leave the crank.'
   if (stop.value.proved) return 'Hold it here.'
   const degrees = Math.round(stop.value.turnFromPreviousDeg)
   if (index.value === 0 || degrees === 0) return 'Bar forwards until this stop.'
-  return `Bar forwards ${degrees === 360 ? 'one whole turn' : `${degrees}°`}${v.toolTurnsPerCrankTurn === 1 ? '' : `: ${Math.round(stop.value.toolTurnsFromPrevious * 10) / 10} turns of the tool`}.`
+  const tool = type.value?.toolTurnsPerCrankTurn ?? 1
+  return `Bar forwards ${degrees === 360 ? 'one whole turn' : `${degrees}°`}${tool === 1 ? '' : `: ${Math.round(stop.value.toolTurnsFromPrevious * 10) / 10} turns of the tool`}.`
 })
 </script>
 
 <template>
   <main class="crank">
     <p v-if="failure && !view" class="complaint">{{ sentence(failure) }}</p>
-    <template v-if="view && stop">
-      <p class="soft">{{ view.engineName }} · stop {{ index + 1 }} of {{ view.stops.length }} · {{ view.rotation }}</p>
+    <template v-if="view && sheet && stop">
+      <p class="soft">
+        {{ view.context?.engine.name }} · stop {{ index + 1 }} of {{ sheet.stops.length }} · {{ type?.rotation }}
+      </p>
       <p class="say" aria-live="assertive">{{ say }}</p>
       <p class="sign">{{ stop.sign }}</p>
       <TurningDial
         class="dial"
-        :cycle="view.cycleDeg"
-        :order="view.firingOrder"
-        :angles="view.firingAnglesDeg"
+        :cycle="sheet.cycleDeg"
+        :order="sheet.firingOrder"
+        :angles="sheet.firingAnglesDeg"
         :crank="stop.crankDeg"
         :next="next?.crankDeg"
         :room-back="stop.roomBackDeg"

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
-import type { Overhead } from './useOverhead'
+import type { Visit } from './useVisit'
 
-const props = defineProps<{ view: Overhead; index: number }>()
+const props = defineProps<{ view: Visit; index: number }>()
 defineEmits<{ proved: [] }>()
-const stop = computed(() => props.view.stops[props.index]!)
+const stop = computed(() => props.view.sheet!.stops[props.index]!)
+const type = computed(() => props.view.context!.type)
 const turn = computed(() => {
   const degrees = Math.round(stop.value.turnFromPreviousDeg)
   if (props.index === 0 || degrees === 0)
     return props.index === 0 ? 'Bar forwards until this stop comes up.' : 'The crank already stands here.'
   const turns = degrees === 360 ? 'one whole turn' : `${degrees}°`
   const tool =
-    props.view.toolTurnsPerCrankTurn === 1
+    type.value.toolTurnsPerCrankTurn === 1
       ? ''
       : `, ${Math.round(stop.value.toolTurnsFromPrevious * 10) / 10} turns of the barring tool`
   return `Bar forwards ${turns}${tool}.`
@@ -25,7 +26,7 @@ const turn = computed(() => {
     <p class="sign">{{ stop.sign }}</p>
     <p class="lead-line">{{ turn }}</p>
     <p class="soft">
-      {{ view.rotation }}; {{ view.barringTool }}. Overshot? Go back well past and come forward again, so that the slack
+      {{ type.rotation }}; {{ type.barringTool }}. Overshot? Go back well past and come forward again, so that the slack
       is taken up the same way.
     </p>
     <p v-if="stop.compressionCylinder && stop.rockingCylinder">
@@ -46,7 +47,7 @@ const turn = computed(() => {
         stop.compressionCylinder ? `${stop.compressionCylinder} is on compression: measure` : 'It stands here: measure'
       }}
     </BButton>
-    <RouterLink class="btn btn-plain w-100 mt-2" :to="{ name: 'crank', params: { id: view.id } }" target="_blank"
+    <RouterLink class="btn btn-plain w-100 mt-2" :to="{ name: 'crank', params: { id: view.visitId } }" target="_blank"
       >Screen for the mate at the crank</RouterLink
     >
   </section>

@@ -4,8 +4,8 @@ import { answer, api, sentence } from '../../api/client'
 import { day, hours } from '../../app/figures'
 
 const open = useQuery({
-  queryKey: ['open-overheads'],
-  queryFn: () => answer(api.GET('/api/overheads')),
+  queryKey: ['open-visits'],
+  queryFn: () => answer(api.GET('/api/visits', { params: { query: { open: true } } })),
   refetchOnMount: 'always',
 })
 const due = useQuery({ queryKey: ['due'], queryFn: () => answer(api.GET('/api/due')) })
@@ -18,16 +18,17 @@ const jobs = { overhead: 'Overhead', spotCheck: 'Spot check', receivingCheck: 'R
     <p v-if="open.error.value" class="complaint mx-3">{{ sentence(open.error.value) }}</p>
     <section class="plate p-3 mb-3">
       <h2>Open now</h2>
-      <p v-if="open.data.value?.length === 0" class="mt-2 mb-0">No engine is open. Choose one below to begin.</p>
+      <p v-if="open.data.value?.visits.length === 0" class="mt-2 mb-0">No engine is open. Choose one below to begin.</p>
       <RouterLink
-        v-for="o in open.data.value ?? []"
-        :key="o.id"
+        v-for="o in open.data.value?.visits ?? []"
+        :key="o.visitId"
         class="job"
-        :to="{ name: 'overhead', params: { id: o.id } }"
+        :to="{ name: 'overhead', params: { id: o.visitId } }"
       >
         <strong>{{ o.engineName }}</strong>
         <span class="soft"
-          >{{ jobs[o.job] }}, {{ o.site }} · {{ o.who }} since {{ day(o.date) }} at {{ hours(o.shownHours) }} h</span
+          >{{ jobs[o.job] }}, {{ o.site }} · {{ o.who }} since {{ day(o.date)
+          }}{{ o.shownHours != null ? ` at ${hours(o.shownHours)} h` : '' }}</span
         >
         <span class="figure">{{ o.found }} of {{ o.points }} found</span>
       </RouterLink>

@@ -3,28 +3,32 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { sentence, type Schemas } from '../../api/client'
+import { sentence } from '../../api/client'
 import Field from '../../app/Field.vue'
+import PersonPick from '../../app/PersonPick.vue'
 import { day, hours, useFigures } from '../../app/figures'
 import { isTyping, useKeys } from '../../app/keys'
 import { usePreferences } from '../../app/preferences'
+import type { Entry } from '../../offline/entries'
 import HeadMap from '../../instruments/HeadMap.vue'
 import TurningDial from '../../instruments/TurningDial.vue'
 import ConditionStep from './ConditionStep.vue'
 import CorrectDialog from './CorrectDialog.vue'
 import FindStop from './FindStop.vue'
+import GiveUpDialog from './GiveUpDialog.vue'
 import PointList from './PointList.vue'
 import PointPanel from './PointPanel.vue'
 import { readingText } from './pointWords'
 import TickList from './TickList.vue'
-import { useOverhead, type Draft } from './useOverhead'
+import { useVisit, type Reading } from './useVisit'
 
 const props = defineProps<{ id: string }>()
 const preferences = usePreferences()
 const figures = useFigures()
 const client = useQueryClient()
-const { view, failure, saved, trouble, draftOf, measure, discard, change, useTheirs, useMine } = useOverhead(
+const { view, sheet, failure, saved, trouble, name, add, draftOf, readingFor, refresh } = useVisit(
   () => props.id,
+  () => preferences.person,
 )
 
 type Step = 'makeSafe' | 'condition' | 'closeUp' | 'sign' | number
@@ -32,53 +36,55 @@ const chosen = ref<Step | null>(null)
 const pickedPoint = ref<string | null>(null)
 const resetting = ref(false)
 const correcting = ref(false)
-const signer = ref('')
+const givingUp = ref(false)
 const remark = ref('')
-const who = computed(() => preferences.who || view.value?.who || '')
+const list = (which: string) => view.value?.context?.steps.filter((s) => s.list === which) ?? []
+const isDone = (which: string) => list(which).every((s) => view.value?.ticked.includes(s.step))
+const closed = computed(() => view.value?.state !== 'open')
 
 const steps = computed(() => {
-  const v = view.value
-  if (!v) return []
-  const safe = v.makeSafe.every((c) => v.ticked.includes(c.key))
-  const closed = v.closeUp.every((c) => v.ticked.includes(c.key))
+  const s = sheet.value
+  if (!s) return []
   return [
-    { step: 'makeSafe' as Step, text: 'Make safe', done: safe },
-    { step: 'condition' as Step, text: v.condition === 'cold' ? 'Cold' : 'Hot', done: v.ticked.includes('condition') },
-    ...v.stops.map((s) => ({
-      step: s.index as Step,
-      text: v.stops.length > 4 ? `${s.index + 1}` : `Stop ${s.index + 1}`,
-      done: s.done,
+    { step: 'makeSafe' as Step, text: 'Make safe', done: isDone('makeSafe') },
+    { step: 'condition' as Step, text: s.condition === 'cold' ? 'Cold' : 'Hot', done: s.conditionKnown },
+    ...s.stops.map((stop) => ({
+      step: stop.index as Step,
+      text: s.stops.length > 4 ? `${stop.index + 1}` : `Stop ${stop.index + 1}`,
+      done: stop.done,
     })),
-    { step: 'closeUp' as Step, text: 'Close up', done: closed },
-    { step: 'sign' as Step, text: 'Sign', done: !!v.signedAt },
+    { step: 'closeUp' as Step, text: 'Close up', done: isDone('closeUp') },
+    { step: 'sign' as Step, text: 'Sign', done: !!view.value?.signed },
   ]
 })
 const nextStep = computed<Step>(() => {
   const next = view.value?.next
-  if (!next) return 'makeSafe'
-  if (next.step === 'stop') return next.stopIndex ?? 0
-  return next.step as Step
+  if (!next || next.do === 'sign') return 'sign'
+  if (next.do === 'condition') return 'condition'
+  if (next.do === 'step') return list('makeSafe').some((s) => s.step === next.step) ? 'makeSafe' : 'closeUp'
+  return sheet.value?.points.find((p) => p.label === next.point)?.stopIndex ?? 0
 })
 const step = computed<Step>(() => {
-  if (view.value?.signedAt) return chosen.value ?? 'sign'
-  if (pickedPoint.value) return view.value?.points.find((p) => p.label === pickedPoint.value)?.stopIndex ?? 0
+  if (closed.value) return chosen.value ?? 'sign'
+  if (pickedPoint.value) return sheet.value?.points.find((p) => p.label === pickedPoint.value)?.stopIndex ?? 0
   return chosen.value ?? nextStep.value
 })
-const stop = computed(() => (typeof step.value === 'number' ? view.value?.stops[step.value] : undefined))
+const stop = computed(() => (typeof step.value === 'number' ? sheet.value?.stops[step.value] : undefined))
 const current = computed(() => {
-  const v = view.value
-  if (!v || !stop.value) return undefined
-  const open = v.points.filter((p) => stop.value!.points.includes(p.label))
+  const s = sheet.value
+  if (!s || !stop.value) return undefined
+  const open = s.points.filter((p) => stop.value!.points.includes(p.label))
+  const wanted = view.value?.next?.point
   const label =
     pickedPoint.value ??
-    (v.next.stopIndex === stop.value.index && v.next.point
-      ? v.next.point
-      : (open.find((p) => !p.found)?.label ?? open.find((p) => !p.done)?.label ?? open[0]?.label))
-  return v.points.find((p) => p.label === label)
+    (wanted && stop.value.points.includes(wanted)
+      ? wanted
+      : (open.find((p) => p.owesFound)?.label ?? open.find((p) => !p.done)?.label ?? open[0]?.label))
+  return s.points.find((p) => p.label === label)
 })
 // Once a figure is kept the guide leads on; a tap of one's own holds only until then.
 watch(
-  () => view.value?.points.map((p) => `${p.label}${p.found?.id}${p.left?.id}${p.done}`).join(),
+  () => sheet.value?.points.map((p) => `${p.label}${p.found?.id}${p.left?.id}${p.done}`).join(),
   (now, before) => {
     if (before !== undefined && now !== before) {
       pickedPoint.value = null
@@ -90,52 +96,76 @@ watch(
 // A list ticked to its end leads on by itself.
 watch(
   () => steps.value.find((s) => s.step === chosen.value)?.done,
-  (isDone, wasDone) => {
-    if (isDone && wasDone === false) chosen.value = null
+  (isDoneNow, wasDone) => {
+    if (isDoneNow && wasDone === false) chosen.value = null
   },
 )
 watch(
-  () => view.value?.signedAt,
-  (signed) => {
-    if (signed) void client.invalidateQueries()
+  () => view.value?.state,
+  (state, before) => {
+    if (before && state !== before) void client.invalidateQueries()
   },
 )
 
-const found = computed(() => view.value?.points.filter((p) => p.found || p.minMm == null).length ?? 0)
-const done = computed(() => view.value?.points.filter((p) => p.done).length ?? 0)
+const found = computed(() => sheet.value?.points.filter((p) => p.found || p.byAmount).length ?? 0)
+const done = computed(() => sheet.value?.points.filter((p) => p.done).length ?? 0)
 /** A bracket stands at its middle: there is room for one figure only. */
-const shownFigure = (reading: Schemas['ReadingView'] | null | undefined) =>
+const shownFigure = (reading: Reading | null | undefined) =>
   reading?.estimateMm != null ? figures.rough(reading.estimateMm) : readingText(reading, figures.figure, true) || null
 const head = computed(() =>
-  (view.value?.points ?? []).map((p) => ({
+  (sheet.value?.points ?? []).map((p) => ({
     ...p,
-    figure: shownFigure(p.left?.why ? p.found : (p.left ?? p.found)),
+    id: p.label,
+    figure: shownFigure(p.left ?? p.found),
     state: (p.left ?? p.found)?.state ?? null,
     dim: stop.value ? !stop.value.points.includes(p.label) : false,
   })),
 )
-const nextStop = computed(() => (stop.value ? view.value?.stops[stop.value.index + 1] : undefined))
-const conflict = computed(() => (trouble.value?.refusal.status === 409 ? trouble.value : null))
-const theirs = computed(() => conflict.value?.refusal.body.current as Schemas['ReadingView'] | undefined)
+const nextStop = computed(() => (stop.value ? sheet.value?.stops[stop.value.index + 1] : undefined))
+/** What a screen of its own says beside its field is not said again above everything. */
+const banner = computed(() => {
+  const t = trouble.value
+  if (!t || ['conditionStated', 'tried', 'figureRead', 'kept', 'signed', 'abandoned'].includes(t.entry.kind))
+    return null
+  return t
+})
 
-function pick(label: string) {
-  pickedPoint.value = label
-  resetting.value = false
-}
 function go(to: Step) {
   pickedPoint.value = null
-  chosen.value = to
+  resetting.value = false
+  chosen.value = to === nextStep.value ? null : to
 }
-function take(draft: Draft, more: Record<string, unknown>) {
-  measure(draft, who.value, more)
+function pick(label: string) {
+  chosen.value = null
+  resetting.value = false
+  pickedPoint.value = label
+}
+/** Without a person on the bench nothing is written down under somebody's name. */
+function say(...entries: Entry[]) {
+  if (preferences.person) add(...entries)
+  else document.querySelector<HTMLElement>('.who select')?.focus()
+}
+function prove() {
+  const s = stop.value
+  if (!s) return
+  chosen.value = null
+  say(
+    s.crankDeg != null
+      ? { kind: 'positionProved', crankDeg: s.crankDeg }
+      : { kind: 'positionProved', points: s.points },
+  )
 }
 function sign() {
-  change('/signature', { who: signer.value || who.value, remark: remark.value || null })
+  say({ kind: 'signed', ...(remark.value.trim() ? { remark: remark.value.trim() } : {}) })
+}
+function giveUp(why: string) {
+  givingUp.value = false
+  say({ kind: 'abandoned', why })
 }
 useKeys([], (event) => {
-  if (isTyping(event) || !view.value || (event.key !== 'ArrowDown' && event.key !== 'ArrowUp')) return
+  if (isTyping(event) || !sheet.value || (event.key !== 'ArrowDown' && event.key !== 'ArrowUp')) return
   event.preventDefault()
-  const labels = view.value.stops.flatMap((s) => s.points)
+  const labels = sheet.value.stops.flatMap((s) => s.points)
   const at = labels.indexOf(current.value?.label ?? '')
   const label = labels[at + (event.key === 'ArrowDown' ? 1 : -1)]
   if (label) pick(label)
@@ -147,19 +177,22 @@ useKeys([], (event) => {
     <p class="complaint">{{ sentence(failure) }}</p>
     <RouterLink to="/at-the-engine">Back to the open overheads</RouterLink>
   </main>
-  <template v-else-if="view">
+  <template v-else-if="view && sheet">
     <header class="bar">
       <RouterLink class="name" :to="{ name: 'engine', params: { id: view.engineId } }"
-        >‹ {{ view.engineName }}</RouterLink
+        >‹ {{ view.context?.engine.name }}</RouterLink
       >
       <span class="soft small facts-line">
         {{
           { overhead: 'overhead', spotCheck: 'spot check', receivingCheck: 'receiving check', build: 'build' }[view.job]
         }}
-        at {{ hours(view.shownHours) }} h · {{ view.condition
-        }}<template v-if="view.engineTemperatureC != null">, {{ view.engineTemperatureC }} °C</template> · book rev.
-        {{ view.specRevision }} · {{ view.who }}
+        <template v-if="sheet.shownHours != null">at {{ hours(sheet.shownHours) }} h · </template>{{ sheet.condition
+        }}<template v-if="sheet.engineTemperatureC != null">, {{ sheet.engineTemperatureC }} °C</template
+        ><template v-if="sheet.specRevision"> · book rev. {{ sheet.specRevision }}</template>
       </span>
+      <label v-if="!closed" class="who small soft"
+        >measures <PersonPick v-model="preferences.person" label="Who measures"
+      /></label>
       <nav aria-label="Steps of the overhead">
         <button
           v-for="s in steps"
@@ -174,29 +207,21 @@ useKeys([], (event) => {
       </nav>
     </header>
 
-    <div v-if="trouble && trouble.refusal.status !== 400" class="conflict" role="alert">
-      <span>{{ trouble.refusal.message }}</span>
-      <template v-if="conflict?.entry.readingId">
-        <BButton class="btn-plain" @click="useTheirs(conflict.entry)"
-          >Go on with
-          {{
-            theirs ? `${theirs.who}’s ${readingText(theirs, figures.figure) || 'reading'}` : 'what stands there'
-          }}</BButton
-        >
-        <BButton v-if="theirs && !theirs.kept" class="btn-plain" @click="useMine(conflict.entry, who)"
-          >Put mine in its place</BButton
-        >
-      </template>
-      <BButton v-else class="btn-plain" @click="trouble = null">Understood</BButton>
+    <div v-if="!preferences.person && !closed" class="conflict" role="alert">
+      <span>Choose who measures: every figure carries a name.</span>
+    </div>
+    <div v-if="banner" class="conflict" role="alert">
+      <span>{{ banner.refusal.message }}</span>
+      <BButton class="btn-plain" @click="trouble = null">Understood</BButton>
     </div>
 
     <main class="bench">
       <div class="side">
         <section class="plate p-3">
           <TurningDial
-            :cycle="view.cycleDeg"
-            :order="view.firingOrder"
-            :angles="view.firingAnglesDeg"
+            :cycle="sheet.cycleDeg"
+            :order="sheet.firingOrder"
+            :angles="sheet.firingAnglesDeg"
             :crank="stop?.crankDeg ?? null"
             :next="nextStop?.crankDeg ?? null"
             :room-back="stop?.roomBackDeg"
@@ -212,15 +237,15 @@ useKeys([], (event) => {
         <section class="plate p-3 mt-2">
           <HeadMap :points="head" :current="current?.label" @pick="pick" />
           <p class="small soft mb-1">Outlined: reachable at this stop. Grey: another stop.</p>
-          <strong>{{ found }} of {{ view.points.length }} found, {{ done }} done</strong>
+          <strong>{{ found }} of {{ sheet.points.length }} found, {{ done }} done</strong>
           <div
             class="progress-line"
             role="progressbar"
             :aria-valuenow="done"
-            :aria-valuemax="view.points.length"
+            :aria-valuemax="sheet.points.length"
             aria-label="Points done"
           >
-            <div :style="{ width: `${(done / view.points.length) * 100}%` }" />
+            <div :style="{ width: `${(done / sheet.points.length) * 100}%` }" />
           </div>
           <p class="small mb-0" :class="saved === 'waiting' ? 'is-tight' : 'soft'" aria-live="polite">
             {{
@@ -237,91 +262,118 @@ useKeys([], (event) => {
       <div class="plate plate-strong p-4 middle">
         <section v-if="step === 'makeSafe'">
           <h1>Make it safe</h1>
-          <p class="soft mt-2">{{ view.foremost }}</p>
+          <p class="soft mt-2">{{ view.context?.foremost }}</p>
           <TickList
-            :items="view.makeSafe"
+            :items="list('makeSafe')"
             :ticked="view.ticked"
-            :locked="!!view.signedAt"
-            @tick="(key, on) => change('/ticks', { key, on })"
+            :locked="closed"
+            @tick="(key, on) => say({ kind: 'ticked', step: key, on })"
           />
         </section>
         <ConditionStep
           v-else-if="step === 'condition'"
-          :view="view"
-          :refusal="trouble?.refusal"
-          @condition="(body) => change('/condition', body)"
+          :view="sheet"
+          :refusal="trouble?.entry.kind === 'conditionStated' ? trouble.refusal : null"
+          @condition="
+            (degrees, anyway) =>
+              say({
+                kind: 'conditionStated',
+                condition: sheet!.condition,
+                engineTemperatureC: degrees,
+                measureAnyway: anyway,
+              })
+          "
         />
         <section v-else-if="step === 'closeUp'">
           <h1>Close up</h1>
-          <p v-if="done < view.points.length" class="complaint mt-2">
-            {{ view.points.length - done }} points are not done yet.
+          <p v-if="done < sheet.points.length" class="complaint mt-2">
+            {{ sheet.points.length - done }} {{ sheet.points.length - done === 1 ? 'point is' : 'points are' }} not done
+            yet.
           </p>
           <TickList
             class="mt-2"
-            :items="view.closeUp"
+            :items="list('closeUp')"
             :ticked="view.ticked"
-            :locked="!!view.signedAt"
-            @tick="(key, on) => change('/ticks', { key, on })"
+            :locked="closed"
+            @tick="(key, on) => say({ kind: 'ticked', step: key, on })"
           />
         </section>
         <section v-else-if="step === 'sign'">
-          <template v-if="view.signedAt">
-            <h1>Signed by {{ view.signedBy }}</h1>
+          <template v-if="view.signed">
+            <h1>Signed by {{ name(view.signed.by) }}</h1>
             <p class="mt-2">
-              {{ day(view.signedAt, true) }}. The figures stand; a correction is a new entry with who and why.
+              {{ day(view.signed.at, true) }}. The figures stand; a correction is a new entry with who and why.
             </p>
             <div class="d-flex gap-2 flex-wrap">
               <BButton class="btn-act" :to="{ name: 'engine', params: { id: view.engineId } }"
                 >See when it is due now</BButton
               >
-              <BButton class="btn-plain" :to="{ name: 'record', params: { id: view.id } }">The record</BButton>
+              <BButton class="btn-plain" :to="{ name: 'record', params: { id: view.visitId } }">The record</BButton>
             </div>
+          </template>
+          <template v-else-if="view.state === 'abandoned'">
+            <h1>Given up</h1>
+            <p class="mt-2">This visit makes no record, and its readings are in no trend. The engine is free again.</p>
+            <BButton class="btn-act" :to="{ name: 'engine', params: { id: view.engineId } }">The engine</BButton>
           </template>
           <template v-else>
             <h1>Sign</h1>
-            <template v-if="view.signingRefusals.length">
+            <template v-if="view.refusals.length">
               <p class="mt-2 mb-1">It cannot be signed yet:</p>
               <ul>
-                <li v-for="r in view.signingRefusals" :key="r" class="is-tight">{{ r }}</li>
+                <li v-for="r in view.refusals" :key="r.code" class="is-tight">{{ r.sentence }}</li>
               </ul>
             </template>
             <p v-else class="mt-2">Every point has an as-found and an as-left. With your name the record stands.</p>
-            <Field v-slot="{ id: f }" label="Name"><BFormInput :id="f" v-model="signer" :placeholder="who" /></Field>
+            <Field v-slot="{ id: f }" label="Name"><PersonPick :id="f" v-model="preferences.person" /></Field>
             <Field v-slot="{ id: f }" label="Remark, if any"><BFormInput :id="f" v-model="remark" /></Field>
-            <p v-if="trouble?.refusal.for('overhead') || trouble?.refusal.for('who')" class="complaint">
-              {{ trouble.refusal.message }}
-            </p>
-            <BButton class="btn-act w-100" :disabled="view.signingRefusals.length > 0" @click="sign"
+            <p v-if="trouble?.entry.kind === 'signed'" class="complaint">{{ trouble.refusal.message }}</p>
+            <BButton
+              class="btn-act w-100"
+              :disabled="view.refusals.length > 0 || !preferences.person || saved !== 'saved'"
+              @click="sign"
               >Sign the {{ view.job === 'overhead' ? 'overhead' : 'record' }}</BButton
             >
+            <BButton class="btn-plain w-100 mt-3" @click="givingUp = true">Give this visit up…</BButton>
           </template>
         </section>
         <FindStop
-          v-else-if="stop && !stop.proved && !view.signedAt && !pickedPoint"
+          v-else-if="stop && !stop.proved && !stop.done && !closed && !pickedPoint"
           :view="view"
           :index="stop.index"
-          @proved="change(`/stops/${stop.index}`)"
+          @proved="prove"
         />
         <PointPanel
           v-else-if="current"
-          :key="current.id"
-          :view="view"
+          :key="current.label"
+          :sheet="sheet"
           :point="current"
+          :proved="stop?.proved ?? false"
+          :closed="closed"
           :trouble="trouble"
           :draft-of="draftOf"
+          :reading-for="readingFor"
           :resetting="resetting"
-          @measure="take"
-          @discard="discard"
+          @say="say"
           @correct="correcting = true"
           @reset="resetting = true"
+          @prove="go(current.stopIndex)"
         />
       </div>
 
       <section class="plate p-2 right">
-        <PointList :view="view" :current="current?.label" @pick="pick" />
+        <PointList :view="sheet" :current="current?.label" @pick="pick" />
       </section>
     </main>
-    <CorrectDialog v-model="correcting" :view="view" :point="current ?? null" @corrected="(v) => (view = v)" />
+    <CorrectDialog
+      v-model="correcting"
+      :visit-id="view.visitId"
+      :signed="!!view.signed"
+      :unit="sheet.trayUnit"
+      :point="current ?? null"
+      @corrected="refresh"
+    />
+    <GiveUpDialog v-model="givingUp" @give-up="giveUp" />
   </template>
 </template>
 
@@ -345,10 +397,15 @@ useKeys([], (event) => {
   text-decoration: none;
   min-height: 54px;
 }
+.who {
+  display: flex;
+  align-items: center;
+  gap: 0.4rem;
+}
 .facts-line {
   display: flex;
   align-items: center;
-  flex: 1 1 320px;
+  flex: 1 1 240px;
 }
 nav {
   display: flex;

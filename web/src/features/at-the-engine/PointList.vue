@@ -2,20 +2,21 @@
 import { useFigures } from '../../app/figures'
 import VerdictMark from '../../instruments/VerdictMark.vue'
 import { readingText } from './pointWords'
-import type { Overhead, Point } from './useOverhead'
+import type { Point, Sheet } from './useVisit'
 
-defineProps<{ view: Overhead; current?: string | null }>()
+defineProps<{ view: Sheet; current?: string | null }>()
 defineEmits<{ pick: [label: string] }>()
 const figures = useFigures()
-const byLabel = (view: Overhead, label: string) => view.points.find((p) => p.label === label)!
-const left = (p: Point) =>
-  p.left
-    ? readingText(p.left, figures.figure, true)
-    : p.leftAlone
-      ? readingText(p.found, figures.figure, true)
-      : p.found && !p.done
-        ? '…'
-        : ''
+const byLabel = (view: Sheet, label: string) => view.points.find((p) => p.label === label)!
+const left = (p: Point) => {
+  if (p.left) return readingText(p.left, figures.figure, true)
+  if (p.outcome === 'leftAlone' && p.done) return readingText(p.found, figures.figure, true)
+  if (p.outcome === 'byTheBook') return 'set'
+  if (p.outcome === 'leftSo') return 'left so'
+  if (p.outcome === 'awaiting') return 'awaits'
+  if (p.outcome === 'notReached') return 'not reached'
+  return p.found && !p.done ? '…' : ''
+}
 </script>
 
 <template>

@@ -5,73 +5,90 @@ import { computed, nextTick, ref, watch } from 'vue'
 import Field from '../../app/Field.vue'
 import { hours, useFigures } from '../../app/figures'
 import { isTyping, useKeys } from '../../app/keys'
-import { newId } from '../../api/newId'
+import type { Entry } from '../../offline/entries'
 import GapStrip from '../../instruments/GapStrip.vue'
 import VerdictMark from '../../instruments/VerdictMark.vue'
+import AmountPanel from './AmountPanel.vue'
 import BladeTray from './BladeTray.vue'
 import { readingText, spoken, stateWords } from './pointWords'
-import type { Draft, Overhead, Point, Trial, Trouble } from './useOverhead'
+import type { Draft, Point, Sheet, Stage, Trial, Trouble } from './useVisit'
 
 const props = defineProps<{
-  view: Overhead
+  sheet: Sheet
   point: Point
+  proved: boolean
+  closed: boolean
   trouble: Trouble | null
-  draftOf: (point: Point, stage: Draft['stage']) => Draft | null
+  draftOf: (point: Point, stage: Stage) => Draft | null
+  readingFor: (point: Point, stage: Stage) => string
   resetting: boolean
 }>()
-const emit = defineEmits<{
-  measure: [draft: Draft, more: { keep?: boolean; why?: string; sure?: boolean; byTheBook?: boolean }]
-  discard: [draft: Draft]
-  correct: []
-  reset: []
-}>()
+const emit = defineEmits<{ say: [...entries: Entry[]]; correct: []; reset: []; prove: [] }>()
 const figures = useFigures()
 
 const setting = computed(() => props.point.found !== null && (!props.point.done || props.resetting))
-const stage = computed<Draft['stage']>(() => (setting.value ? 'asLeft' : 'asFound'))
+const stage = computed<Stage>(() => (setting.value || props.point.left ? 'asLeft' : 'asFound'))
 const finished = computed(() => props.point.done && !props.resetting)
 const draft = computed(() => props.draftOf(props.point, stage.value))
 const onServer = computed(() => (stage.value === 'asFound' ? props.point.foundDraft : props.point.leftDraft))
-const mine = computed(
-  () => props.trouble?.entry.readingId !== undefined && props.trouble.entry.readingId === draft.value?.readingId,
-)
-const refusal = computed(() => (mine.value ? props.trouble!.refusal : null))
-const complaint = computed(() =>
-  refusal.value && refusal.value.status === 400 && !refusal.value.for('why') ? refusal.value.message : null,
-)
-const offer = computed(() => refusal.value?.body.offerUnit as string | undefined)
-const canBeSure = computed(() => refusal.value?.for('figure') !== undefined && refusal.value.message.includes('sure'))
-const needsWhy = computed(() => refusal.value?.for('why'))
+/** A refusal of something said about this point. */
+const refusal = computed(() => {
+  const t = props.trouble
+  if (!t || !['tried', 'figureRead', 'kept'].includes(t.entry.kind)) return null
+  return (
+    'point' in t.entry
+      ? t.entry.point === props.point.label
+      : draft.value?.reading === (t.entry as { reading: string }).reading
+  )
+    ? t.refusal
+    : null
+})
+const offer = computed(() => onServer.value?.offerUnit)
+const complaint = computed(() => {
+  if (offer.value && onServer.value)
+    return `${onServer.value.written} ${onServer.value.unit} is far from the window. Did you mean ${onServer.value.written} ${offer.value}?`
+  if (onServer.value?.complaint) return onServer.value.complaint
+  return refusal.value?.message ?? null
+})
+const doubtful = computed(() => refusal.value?.code === 'figureDoubtful')
+const unproved = ref(false)
 const typed = ref('')
-const unit = ref(props.view.trayUnit)
+const unit = ref(props.sheet.trayUnit)
 const why = ref('')
 const leaving = ref(false)
 watch(
-  () => [props.point.id, stage.value],
+  () => `${props.point.label}/${stage.value}`,
   () => {
     typed.value = draft.value?.figure ?? ''
-    unit.value = draft.value?.unit ?? props.view.trayUnit
+    unit.value = draft.value?.unit ?? props.sheet.trayUnit
     why.value = ''
     leaving.value = false
+    unproved.value = false
   },
   { immediate: true },
 )
 
-const base = (): Draft => ({
-  readingId: draft.value?.readingId ?? newId(),
-  pointId: props.point.id,
+const about = () => ({
+  reading: props.readingFor(props.point, stage.value),
+  point: props.point.label,
   stage: stage.value,
-  trials: draft.value?.trials ?? [],
-  figure: '',
-  unit: props.view.trayUnit,
+  ...(unproved.value ? { unproved: true } : {}),
 })
 function tried(trial: Trial) {
+  const before = draft.value
+  const taken: Entry[] = before?.figureEntry ? [{ kind: 'undone', entry: before.figureEntry }] : []
   typed.value = ''
-  emit('measure', { ...base(), trials: [...(draft.value?.figure ? [] : (draft.value?.trials ?? [])), trial] }, {})
+  emit('say', ...taken, {
+    kind: 'tried',
+    ...about(),
+    blades: trial.blades,
+    unit: props.sheet.trayUnit,
+    feel: trial.feel,
+  })
 }
-function figure(sure = false) {
+function figure() {
   if (!typed.value.trim()) return
-  emit('measure', { ...base(), trials: [], figure: typed.value.trim(), unit: unit.value }, { sure })
+  emit('say', { kind: 'figureRead', ...about(), figure: typed.value.trim(), unit: unit.value, with: 'figure' })
 }
 function otherUnit() {
   unit.value = offer.value ?? unit.value
@@ -79,32 +96,43 @@ function otherUnit() {
 }
 function takeBack() {
   const now = draft.value
-  if (!now) return
+  const last = now?.figureEntry ?? now?.trials.at(-1)?.entry
   typed.value = ''
-  if (now.trials.length > 1) emit('measure', { ...now, trials: now.trials.slice(0, -1) }, {})
-  else emit('discard', now)
+  if (last) emit('say', { kind: 'undone', entry: last })
 }
+/** Left out of its window, or undecided: the record says why. */
+const needsWhy = computed(
+  () => setting.value && !!onServer.value && !!onServer.value.action && onServer.value.state !== 'inWindow',
+)
 const ready = computed(
   () =>
     draft.value !== null &&
     onServer.value !== null &&
-    !complaint.value &&
-    (draft.value.trials.length > 0 || draft.value.figure !== ''),
+    !onServer.value?.complaint &&
+    (draft.value.trials.length > 0 || draft.value.figure !== '') &&
+    (!needsWhy.value || why.value.trim() !== ''),
 )
-function keep() {
+function keep(sure = false) {
   if (!draft.value || !ready.value) return
-  emit('measure', draft.value, { keep: true, why: why.value.trim() || undefined, sure: true })
+  const reason: Entry[] = needsWhy.value
+    ? [{ kind: 'outcome', point: props.point.label, outcome: 'leftSo', why: why.value.trim() }]
+    : setting.value
+      ? [{ kind: 'outcome', point: props.point.label, outcome: 'set' }]
+      : []
+  emit('say', { kind: 'kept', reading: draft.value.reading, sure: sure || needsWhy.value }, ...reason)
 }
 function leaveSo() {
-  if (!why.value.trim()) return
-  emit('measure', { ...base(), trials: [], figure: '' }, { keep: true, why: why.value.trim() })
+  if (why.value.trim())
+    emit('say', { kind: 'outcome', point: props.point.label, outcome: 'leftSo', why: why.value.trim() })
 }
 const reading = computed(() => onServer.value ?? (setting.value ? null : props.point.found))
 const nowText = computed(() => readingText(onServer.value, figures.figure))
 const window_ = computed(() =>
   props.point.minMm != null
-    ? `window ${figures.figure(props.point.minMm)} – ${figures.figure(props.point.maxMm)}${props.point.fleetTolerance ? ' (fleet’s tolerance)' : ''}, set ${figures.withUnit(props.point.setMm)} ${props.view.condition}`
-    : 'set by the book',
+    ? `window ${figures.figure(props.point.minMm)} – ${figures.figure(props.point.maxMm)}${props.point.fleetTolerance ? ' (fleet’s tolerance)' : ''}, set ${figures.withUnit(props.point.setMm)} ${props.sheet.condition}`
+    : props.point.byAmount
+      ? (props.point.specWritten ?? 'set by the book')
+      : 'no figure in the book: measured, not judged',
 )
 const expected = computed(() =>
   props.point.beforeMm != null
@@ -123,7 +151,7 @@ const near = computed<[number, number]>(() => [props.point.minMm ?? 0.2, props.p
 
 useKeys([], (event) => {
   if (event.key === 'Enter' && !isTyping(event) && (event.target as HTMLElement).tagName !== 'BUTTON') {
-    keep()
+    keep(doubtful.value)
   } else if (event.key === 'Backspace' && !isTyping(event)) {
     takeBack()
   } else if (/^[0-9]$/.test(event.key) && !isTyping(event) && !finished.value) {
@@ -152,7 +180,7 @@ useKeys([], (event) => {
       :found="point.found?.estimateMm ?? (setting ? null : onServer?.estimateMm)"
       :lower="point.found?.lowerMm ?? (setting ? null : onServer?.lowerMm)"
       :upper="point.found?.upperMm ?? (setting ? null : onServer?.upperMm)"
-      :left="setting ? (onServer?.estimateMm ?? null) : point.left?.estimateMm"
+      :left="setting ? (onServer?.estimateMm ?? null) : (point.left?.estimateMm ?? null)"
       :expected="point.expectedMm"
       :state="(setting && onServer ? onServer.state : reading?.state) ?? null"
       :label="spoken(point)"
@@ -166,39 +194,44 @@ useKeys([], (event) => {
       <p class="small soft mb-1">
         {{ moved }}
         <template v-if="point.corrected.length"
-          >Corrected; before: {{ point.corrected.map((c) => readingText(c, figures.figure)).join(', ') }}.</template
+          >Corrected; before:
+          {{ point.corrected.map((c) => readingText(c.before, figures.figure)).join(', ') }}.</template
         >
       </p>
     </div>
 
     <template v-if="finished">
-      <p v-if="point.left && !point.left.why" class="verdict mt-2">
+      <p v-if="point.left" class="verdict mt-2">
         <VerdictMark :state="point.left.state" :size="26" /> Left: {{ readingText(point.left, figures.figure) }},
         measured after locking.
       </p>
-      <p v-else-if="point.left?.why" class="mt-2"><strong>Left so on purpose.</strong> {{ point.left.why }}</p>
-      <p v-else class="mt-2">
+      <p v-if="point.outcome === 'leftSo'" class="mt-2"><strong>Left so on purpose.</strong> {{ point.why }}</p>
+      <p v-else-if="point.outcome === 'byTheBook'" class="mt-2"><strong>Set by the book’s amount.</strong></p>
+      <p v-else-if="point.outcome === 'notReached' || point.outcome === 'awaiting'" class="mt-2">
+        <strong>{{ point.outcome === 'awaiting' ? 'Waits for a part.' : 'Not reached.' }}</strong> {{ point.why }}
+      </p>
+      <p v-else-if="!point.left && point.minMm == null" class="mt-2">
+        <strong>Not judged:</strong> the book gives no figure for it.
+      </p>
+      <p v-else-if="!point.left" class="mt-2">
         <strong>In the window: leave it alone.</strong> The one reading serves as found and as left.
       </p>
       <p v-if="point.hoursToRiskFromHere != null" class="small soft">
-        Left here, one chance in twenty of being out after about {{ hours(point.hoursToRiskFromHere) }} h.
+        Left here, this valve’s share of the engine’s risk is used up after about
+        {{ hours(point.hoursToRiskFromHere) }} h.
       </p>
       <div class="d-flex gap-2 flex-wrap">
-        <BButton class="btn-plain" @click="emit('correct')">Correct a figure</BButton>
-        <BButton v-if="!point.left && !view.signedAt" class="btn-plain" @click="emit('reset')"
+        <BButton v-if="closed" class="btn-plain" @click="emit('correct')">Correct a figure</BButton>
+        <BButton
+          v-if="!point.left && !closed && point.found && point.minMm != null"
+          class="btn-plain"
+          @click="emit('reset')"
           >Set it all the same</BButton
         >
       </div>
     </template>
 
-    <template v-else-if="point.minMm == null">
-      <p class="mt-3">
-        The book sets this point by an amount, not by a gap. Do it as the manual says, then tick it off.
-      </p>
-      <BButton class="btn-act" @click="emit('measure', { ...base(), stage: 'asLeft' }, { keep: true, byTheBook: true })"
-        >Set by the book</BButton
-      >
-    </template>
+    <AmountPanel v-else-if="point.byAmount" :point="point" @say="(...entries) => emit('say', ...entries)" />
 
     <template v-else>
       <div v-if="setting" class="advice">
@@ -211,15 +244,21 @@ useKeys([], (event) => {
           >
         </p>
       </div>
+      <p v-if="!proved && !unproved" class="complaint">
+        The stop of {{ spoken(point) }} is not proved.
+        <BButton class="btn-plain ms-2" @click="emit('prove')">Find the stop</BButton>
+        <BButton class="btn-plain ms-2" @click="unproved = true">Measure without proof</BButton>
+      </p>
+      <p v-else-if="unproved" class="small soft mb-1">Measured without proof of the position; the record says so.</p>
       <p class="ask">
         {{ setting ? 'Locked? Measure again: which blade, how did it feel?' : 'Which blade, how did it feel?' }}
       </p>
       <BladeTray
-        :blades="view.tray"
-        :unit="view.trayUnit"
+        :blades="sheet.tray"
+        :unit="sheet.trayUnit"
         :trials="draft?.trials ?? []"
         :near="near"
-        :suggest="onServer?.nextBladeMm"
+        :suggest="onServer?.nextBlade?.blades"
         @tried="tried"
       />
       <form class="typed" @submit.prevent="figure()">
@@ -229,7 +268,7 @@ useKeys([], (event) => {
           v-model="typed"
           inputmode="decimal"
           autocomplete="off"
-          @keydown.enter.prevent="onServer && draft?.figure === typed.trim() ? keep() : figure()"
+          @keydown.enter.prevent="onServer && draft?.figure === typed.trim() ? keep(doubtful) : figure()"
         />
         <select v-model="unit" class="form-select" aria-label="Unit">
           <option>mm</option>
@@ -241,28 +280,42 @@ useKeys([], (event) => {
       <div v-if="complaint" class="complaint mt-2" role="alert">
         {{ complaint }}
         <BButton v-if="offer" class="btn-plain ms-2" @click="otherUnit">Yes, {{ typed }} {{ offer }}</BButton>
-        <BButton v-if="canBeSure || offer" class="btn-plain ms-2" @click="figure(true)">No, it is so</BButton>
+        <BButton v-if="doubtful" class="btn-plain ms-2" @click="keep(true)">It is so: keep it</BButton>
       </div>
-      <p v-else-if="onServer && nowText" class="verdict mt-2" :class="`is-${onServer.state}`" aria-live="polite">
+      <p v-if="onServer && nowText" class="verdict mt-2" :class="`is-${onServer.state}`" aria-live="polite">
         <VerdictMark :state="onServer.state" :size="26" />
-        {{
-          { tight: 'Tight', loose: 'Loose', inWindow: 'In window', borderline: 'Borderline' }[
-            onServer.state ?? 'inWindow'
-          ]
-        }}: {{ nowText }}.
-        <span v-if="onServer.state === 'borderline' && onServer.decidingBladeMm != null" class="small"
-          >The {{ figures.figure(onServer.decidingBladeMm) }} blade decides.</span
+        <template v-if="onServer.onFigure">On the figure: {{ nowText }}.</template>
+        <template v-else-if="onServer.state"
+          >{{ { tight: 'Tight', loose: 'Loose', inWindow: 'In window', borderline: 'Borderline' }[onServer.state] }}:
+          {{ nowText }}.</template
+        >
+        <template v-else>Reads {{ nowText }}.</template>
+        <span v-if="onServer.action === 'measureOn' && onServer.nextBlade" class="small"
+          >Next: the {{ onServer.nextBlade.blades.join(' + ') }} blade.</span
+        >
+        <span v-else-if="onServer.action === 'yours'" class="small"
+          >No blade of this tray tells more: yours to decide.</span
         >
       </p>
-      <Field v-if="needsWhy || leaving" v-slot="{ id }" class="mt-2" label="Why is it left so?" :complaint="needsWhy">
+      <Field
+        v-if="needsWhy || leaving"
+        v-slot="{ id }"
+        class="mt-2"
+        label="Why is it left so?"
+        :complaint="
+          needsWhy && !why.trim()
+            ? 'It is not surely in the window. Set it again, or say why it is left so.'
+            : undefined
+        "
+      >
         <BFormInput :id="id" v-model="why" />
       </Field>
       <div class="actions">
-        <BButton class="btn-act keep" :disabled="!ready" @click="keep"
+        <BButton class="btn-act keep" :disabled="!ready" @click="keep(doubtful)"
           >Keep {{ nowText || '…' }} as {{ setting ? 'left' : 'found' }}</BButton
         >
         <BButton class="btn-plain" :disabled="!draft" @click="takeBack">Take back</BButton>
-        <BButton v-if="setting && !leaving && !draft" class="btn-plain" @click="leaving = true"
+        <BButton v-if="setting && !leaving && !draft && !resetting" class="btn-plain" @click="leaving = true"
           >Leave as found…</BButton
         >
         <BButton v-if="leaving && !draft" class="btn-plain" :disabled="!why.trim()" @click="leaveSo"

@@ -10,7 +10,9 @@ import { newId } from '../../api/newId'
 import Field from '../../app/Field.vue'
 import { hours } from '../../app/figures'
 import { notANumber, typedNumber } from '../../app/numbers'
+import PersonPick from '../../app/PersonPick.vue'
 import { usePreferences } from '../../app/preferences'
+import { sendNow } from '../../offline/exchange'
 import { methodNames } from '../book/bookWords'
 import { trays } from './trays'
 
@@ -29,7 +31,7 @@ const form = reactive({
   job: (route.query.job as Schemas['JobKind']) || ('overhead' as Schemas['JobKind']),
   hours: '',
   date: '',
-  who: preferences.who,
+  person: preferences.person,
   tray: preferences.tray || trays[0]!.name,
   ownBlades: '',
   ownUnit: 'mm',
@@ -59,37 +61,56 @@ const methods = computed(() =>
 const failure = ref<unknown>()
 const complaint = (field: string) => (failure.value instanceof Refusal ? failure.value.for(field) : undefined)
 const openInstead = computed(() =>
-  failure.value instanceof Refusal
-    ? (failure.value.body.current as { overheadId?: string } | undefined)?.overheadId
+  failure.value instanceof Refusal && failure.value.code === 'engineOpen'
+    ? (failure.value.body.visitId as string | undefined)
     : undefined,
 )
+const today = () => {
+  const now = new Date()
+  return `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`
+}
+const missing = ref('')
+const busy = ref(false)
 
 async function start() {
   failure.value = undefined
-  if (notANumber(form.hours)) return
+  missing.value = ''
+  if (notANumber(form.hours) || busy.value) return
+  if (!form.person) {
+    missing.value = 'Choose who does the work.'
+    return
+  }
+  busy.value = true
   try {
-    await answer(
-      api.PUT('/api/overheads/{id}', {
-        params: { path: { id } },
-        body: {
+    await sendNow(
+      id,
+      [
+        {
+          kind: 'opened',
           engineId: props.engineId,
           job: form.job,
-          date: form.date || null,
-          shownHours: typedNumber(form.hours),
-          who: form.who,
-          blades: form.tray === 'own' ? 'own set' : tray.value.name,
-          tray: tray.value.blades,
-          trayUnit: tray.value.unit,
-          method: form.method || null,
+          date: form.date || today(),
+          shownHours: typedNumber(form.hours) ?? null,
+          // Everything at a stop is measured before the first adjuster is touched, as this bench leads.
+          setting: 'stopFirst',
+          tray: {
+            setId: form.tray === 'own' ? 'own set' : tray.value.name,
+            unit: tray.value.unit,
+            blades: tray.value.blades,
+          },
+          ...(form.method ? { method: form.method } : {}),
         },
-      }),
+      ],
+      form.person,
     )
-    preferences.who = form.who.trim()
+    preferences.person = form.person
     if (form.tray !== 'own') preferences.tray = form.tray
     await client.invalidateQueries()
     await router.replace({ name: 'overhead', params: { id } })
   } catch (caught) {
     failure.value = caught
+  } finally {
+    busy.value = false
   }
 }
 </script>
@@ -122,13 +143,18 @@ async function start() {
         >
           <BFormInput :id="f" v-model="form.hours" inputmode="decimal" autofocus />
         </Field>
-        <Field v-slot="{ id: f }" label="Who does the work" :complaint="complaint('who')"
-          ><BFormInput :id="f" v-model="form.who" autocomplete="name"
+        <Field v-slot="{ id: f }" label="Who does the work" :complaint="complaint('by') ?? missing"
+          ><PersonPick :id="f" v-model="form.person"
         /></Field>
         <Field v-slot="{ id: f }" label="Day, if not today" :complaint="complaint('date')"
           ><BFormInput :id="f" v-model="form.date" type="date"
         /></Field>
-        <Field v-slot="{ id: f }" label="Blades" :complaint="complaint('tray')" hint="One set for the whole engine.">
+        <Field
+          v-slot="{ id: f }"
+          label="Blades"
+          :complaint="complaint('tray.blades')"
+          hint="One set for the whole engine."
+        >
           <BFormSelect :id="f" v-model="form.tray">
             <option v-for="t in trays" :key="t.name" :value="t.name">{{ t.name }}</option>
             <option value="own">my own set…</option>
@@ -150,18 +176,23 @@ async function start() {
           v-if="form.tray === 'own'"
           v-slot="{ id: f }"
           label="Blades, one after another"
-          :complaint="complaint('tray')"
+          :complaint="complaint('tray.blades')"
           ><BFormInput :id="f" v-model="form.ownBlades" placeholder="0.10 0.15 0.20 0.25"
         /></Field>
         <Field v-if="form.tray === 'own'" v-slot="{ id: f }" label="Their unit"
           ><BFormSelect :id="f" v-model="form.ownUnit" :options="['mm', 'thou']"
         /></Field>
       </div>
-      <p v-if="failure && (!(failure instanceof Refusal) || complaint('engineId'))" class="complaint">
+      <p
+        v-if="failure && !['shownHours', 'date', 'by', 'method', 'tray.blades'].some((f) => complaint(f))"
+        class="complaint"
+      >
         {{ sentence(failure) }}
         <RouterLink v-if="openInstead" :to="{ name: 'overhead', params: { id: openInstead } }">Go there</RouterLink>
       </p>
-      <BButton type="submit" class="btn-act w-100">Open the engine</BButton>
+      <BButton type="submit" class="btn-act w-100" :disabled="busy">{{
+        busy ? 'Opening…' : 'Open the engine'
+      }}</BButton>
     </form>
   </main>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
 
-defineProps<{ items: Schemas['Caution'][]; ticked: string[]; locked?: boolean }>()
+defineProps<{ items: Schemas['StepRecord'][]; ticked: string[]; locked?: boolean }>()
 defineEmits<{ tick: [key: string, on: boolean] }>()
 </script>
 
@@ -9,18 +9,18 @@ defineEmits<{ tick: [key: string, on: boolean] }>()
   <div role="group">
     <button
       v-for="item in items"
-      :key="item.key"
+      :key="item.step"
       type="button"
       class="tick"
       role="checkbox"
-      :aria-checked="ticked.includes(item.key)"
+      :aria-checked="ticked.includes(item.step)"
       :disabled="locked"
-      @click="$emit('tick', item.key, !ticked.includes(item.key))"
+      @click="$emit('tick', item.step, !ticked.includes(item.step))"
     >
       <svg viewBox="0 0 24 24" width="26" height="26" aria-hidden="true">
         <rect x="1.5" y="1.5" width="21" height="21" fill="none" stroke="currentColor" stroke-width="2" />
         <path
-          v-if="ticked.includes(item.key)"
+          v-if="ticked.includes(item.step)"
           d="M5 12.5 L10 18 L19.5 6"
           fill="none"
           stroke="var(--blue)"

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
 
-type Reading = Schemas['ReadingView']
+type Reading = Pick<Schemas['SheetReadingRecord'], 'lowerMm' | 'upperMm' | 'estimateMm' | 'tries'>
 
 export const stateWords = { tight: 'tight', loose: 'loose', inWindow: 'in window', borderline: 'borderline' }
 
@@ -18,7 +18,10 @@ export function readingText(
 ): string {
   if (!reading) return ''
   const { lowerMm: low, upperMm: high, estimateMm: mm } = reading
-  const bracket = low != null && high != null && high > low && mm != null && Math.abs((low + high) / 2 - mm) < 1e-9
+  // What drags is the figure, whatever was tried beside it.
+  const dragged = reading.tries.some((t) => t.feel === 'drag')
+  const bracket =
+    !dragged && low != null && high != null && high > low && mm != null && Math.abs((low + high) / 2 - mm) < 1e-9
   if (bracket)
     return short
       ? `${figure(low)}–${figure(high)}`.replace(/(^|–)0\./g, '$1.')
@@ -26,6 +29,5 @@ export function readingText(
   if (mm != null) return figure(mm)
   if (high != null) return short ? `<${figure(high)}` : `under ${figure(high)}`
   if (low != null) return short ? `>${figure(low)}` : `over ${figure(low)}`
-  if (reading.byTheBook) return short ? 'set' : 'set by the book'
-  return reading.why ? (short ? 'left so' : 'left as found') : ''
+  return ''
 }

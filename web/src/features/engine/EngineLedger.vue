@@ -5,7 +5,11 @@ import { day, hours, useFigures } from '../../app/figures'
 defineProps<{ rows: Schemas['LedgerRow'][] }>()
 const figures = useFigures()
 const jobs = { overhead: 'overhead', spotCheck: 'spot check', receivingCheck: 'receiving check', build: 'build' }
-const answers = { counts: '', warm: 'warm: left out of the rates', otherBlades: 'other blades: left out of the rates' }
+const answers: Record<string, string> = {
+  counts: '',
+  warm: 'warm: left out of the rates',
+  otherBlades: 'other blades: left out of the rates',
+}
 </script>
 
 <template>
@@ -22,7 +26,7 @@ const answers = { counts: '', warm: 'warm: left out of the rates', otherBlades: 
           <th>Job</th>
           <th>Who</th>
           <th>Out as found</th>
-          <th>Tightest</th>
+          <th>Worst found</th>
           <th>Set</th>
           <th>Spec</th>
           <th>Note</th>
@@ -30,18 +34,17 @@ const answers = { counts: '', warm: 'warm: left out of the rates', otherBlades: 
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.overheadId">
-          <td class="figure" :title="`${hours(row.totalHours)} h in all`">{{ hours(row.shownHours) }}</td>
+          <td class="figure" :title="`${hours(row.totalHours ?? 0)} h in all`">{{ hours(row.shownHours ?? 0) }}</td>
           <td>
             <RouterLink :to="{ name: 'record', params: { id: row.overheadId } }">{{ day(row.date, true) }}</RouterLink>
           </td>
           <td>{{ jobs[row.job] }}</td>
           <td>{{ row.who }}</td>
           <td>{{ row.measured ? `${row.outAsFound} of ${row.measured}` : '—' }}</td>
-          <td class="figure" :class="{ 'is-tight': row.tightestIsOut }">
+          <td class="figure" :class="`is-${row.tightestState}`">
             <template v-if="row.tightest"
-              >{{ row.tightest }} {{ figures.figure(row.tightestMm)
-              }}<template v-if="row.tightestIsOut"> tight</template></template
-            >
+              >{{ row.tightest }} {{ figures.figure(row.tightestMm) }} {{ row.tightestState }}</template
+            ><template v-else-if="row.measured">none</template>
           </td>
           <td>{{ row.setCount }}</td>
           <td>{{ row.specRevision }}</td>

@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { useQueryClient } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { answer, api, Refusal, sentence, type Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
@@ -15,7 +15,12 @@ const props = defineProps<{ engineId: string; readings: Schemas['MeterReadingRes
 const shown = defineModel<boolean>({ required: true })
 const client = useQueryClient()
 const preferences = usePreferences()
+const people = useQuery({ queryKey: ['people'], queryFn: () => answer(api.GET('/api/people')) })
+const me = () => people.data.value?.find((p) => p.id === preferences.person)?.name ?? null
 const form = reactive({ id: newId(), hours: '', date: '', replaced: false, newShows: '0' })
+/** The reading that is put right, and why. */
+const wrong = ref<Schemas['MeterReadingResponse'] | null>(null)
+const why = ref('')
 const failure = ref<unknown>()
 const complaint = (field: string) => (failure.value instanceof Refusal ? failure.value.for(field) : undefined)
 watch(shown, (open) => {
@@ -28,24 +33,45 @@ watch(shown, (open) => {
       newShows: '0',
     })
   failure.value = undefined
+  wrong.value = null
+  why.value = ''
 })
+function putRight(reading: Schemas['MeterReadingResponse']) {
+  wrong.value = reading
+  why.value = ''
+  Object.assign(form, { id: newId(), hours: String(reading.shownHours), date: reading.date, replaced: false })
+}
 
 async function save() {
   failure.value = undefined
   if (notANumber(form.hours) || notANumber(form.newShows)) return
   try {
-    await answer(
-      api.POST('/api/engines/{id}/meter-readings', {
-        params: { path: { id: props.engineId } },
-        body: {
-          id: form.id,
-          date: form.date || null,
-          hours: typedNumber(form.hours),
-          newMeterShows: form.replaced ? typedNumber(form.newShows) : null,
-          who: preferences.who || null,
-        },
-      }),
-    )
+    if (wrong.value)
+      await answer(
+        api.PUT('/api/engines/{id}/meter-readings/{readingId}', {
+          params: { path: { id: props.engineId, readingId: wrong.value.id } },
+          body: {
+            id: form.id,
+            date: form.date || null,
+            hours: typedNumber(form.hours) ?? null,
+            why: why.value,
+            who: me(),
+          },
+        }),
+      )
+    else
+      await answer(
+        api.POST('/api/engines/{id}/meter-readings', {
+          params: { path: { id: props.engineId } },
+          body: {
+            id: form.id,
+            date: form.date || null,
+            hours: typedNumber(form.hours),
+            newMeterShows: form.replaced ? typedNumber(form.newShows) : null,
+            who: me(),
+          },
+        }),
+      )
     await client.invalidateQueries()
     shown.value = false
   } catch (caught) {
@@ -67,7 +93,14 @@ async function save() {
       <Field v-slot="{ id }" label="Read on" :complaint="complaint('date')"
         ><BFormInput :id="id" v-model="form.date" type="date"
       /></Field>
-      <div class="form-check mb-2">
+      <Field
+        v-if="wrong"
+        v-slot="{ id }"
+        :label="`Why is the reading of ${day(wrong.date)} put right?`"
+        :complaint="complaint('why')"
+        ><BFormInput :id="id" v-model="why"
+      /></Field>
+      <div v-if="!wrong" class="form-check mb-2">
         <input id="replaced" v-model="form.replaced" class="form-check-input" type="checkbox" />
         <label class="form-check-label" for="replaced">The meter was replaced or reset</label>
       </div>
@@ -79,15 +112,29 @@ async function save() {
       >
         <BFormInput :id="id" v-model="form.newShows" inputmode="decimal" />
       </Field>
-      <p v-if="failure && !(failure instanceof Refusal)" class="complaint">{{ sentence(failure) }}</p>
-      <BButton type="submit" class="btn-act w-100">Keep the reading</BButton>
+      <p v-if="failure && !['hours', 'date', 'newMeterShows', 'why'].some((f) => complaint(f))" class="complaint">
+        {{ sentence(failure) }}
+      </p>
+      <BButton type="submit" class="btn-act w-100">{{ wrong ? 'Put it right' : 'Keep the reading' }}</BButton>
     </form>
-    <p v-if="readings.length" class="small soft mt-3 mb-0">
+    <div v-if="readings.length" class="small soft mt-3">
       Last read:
-      <span v-for="(r, i) in readings.slice(0, 3)" :key="i"
-        >{{ i ? ', ' : '' }}{{ hours(r.shownHours) }} h on {{ day(r.date)
-        }}{{ r.newMeterShows !== null ? ` (replaced, new one at ${hours(r.newMeterShows)})` : '' }}</span
-      >.
-    </p>
+      <p v-for="r in readings.slice(0, 4)" :key="r.id" class="mb-1 d-flex gap-2 align-items-center">
+        <span :class="{ 'text-decoration-line-through': r.withdrawn }"
+          >{{ hours(r.shownHours) }} h on {{ day(r.date)
+          }}{{ r.newMeterShows !== null ? ` (replaced, new one at ${hours(r.newMeterShows ?? 0)})` : '' }}</span
+        >
+        <span v-if="r.why">{{ r.why }}</span>
+        <button
+          v-if="!r.withdrawn && !r.visitId"
+          type="button"
+          class="btn btn-plain btn-sm ms-auto"
+          :aria-label="`Put the reading of ${day(r.date)} right`"
+          @click="putRight(r)"
+        >
+          Put right
+        </button>
+      </p>
+    </div>
   </BModal>
 </template>

@@ -2,43 +2,76 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { answer, api, sentence, type Schemas } from '../../api/client'
+import { answer, api, Refusal, sentence } from '../../api/client'
+import PersonPick from '../../app/PersonPick.vue'
+import { usePreferences } from '../../app/preferences'
+import { sendNow } from '../../offline/exchange'
 import { day, hours, useFigures } from '../../app/figures'
 import CorrectDialog from '../at-the-engine/CorrectDialog.vue'
 import { readingText, stateWords } from '../at-the-engine/pointWords'
+import type { Point, Reading } from '../at-the-engine/useVisit'
+import RecordEntries from './RecordEntries.vue'
 import VerdictMark from '../../instruments/VerdictMark.vue'
 
 const props = defineProps<{ id: string }>()
 const figures = useFigures()
+const preferences = usePreferences()
 const client = useQueryClient()
 const { data, error } = useQuery({
   queryKey: ['record', () => props.id],
-  queryFn: () => answer(api.GET('/api/overheads/{id}', { params: { path: { id: props.id } } })),
+  queryFn: () => answer(api.GET('/api/visits/{visitId}', { params: { path: { visitId: props.id } } })),
 })
+const people = useQuery({
+  queryKey: ['people', 'all'],
+  queryFn: () => answer(api.GET('/api/people', { params: { query: { archived: true } } })),
+})
+const name = (by?: string | null) => people.data.value?.find((p) => p.id === by)?.name ?? ''
+const sheet = computed(() => data.value?.sheet)
 const correcting = ref(false)
-const picked = ref<Schemas['OverheadPointView'] | null>(null)
+const picked = ref<Point | null>(null)
 const failure = ref<unknown>()
-const trialText = (r: Schemas['ReadingView'] | null | undefined) =>
-  r?.trials.length
-    ? r.trials
+const trialText = (r: Reading | null | undefined) =>
+  r?.tries.length
+    ? r.tries
         .map(
-          (t) =>
-            `${(t.blades ?? []).join('+')} ${{ free: 'free', drag: 'drag', heavyDrag: 'forced', noGo: 'no go' }[t.feel ?? 'free']}`,
+          (t) => `${t.blades.join('+')} ${{ free: 'free', drag: 'drag', heavyDrag: 'forced', noGo: 'no go' }[t.feel]}`,
         )
         .join(', ')
     : r?.written
       ? `written ${r.written} ${r.unit}`
       : ''
-const measured = computed(() => data.value?.points.filter((p) => p.found || p.left) ?? [])
-async function say(what: Schemas['VisitAnswer']) {
+const left = (p: Point) => {
+  if (p.left) return readingText(p.left, figures.figure, true)
+  if (p.outcome === 'leftAlone') return 'left alone'
+  if (p.outcome === 'leftSo') return 'left so'
+  if (p.outcome === 'byTheBook') return 'set by the book'
+  if (p.outcome === 'awaiting') return 'waits for a part'
+  if (p.outcome === 'notReached') return 'not reached'
+  return '—'
+}
+const measured = computed(() => sheet.value?.points.filter((p) => p.found || p.left || p.outcome) ?? [])
+const counts = computed(() => (sheet.value?.outOfTrend ? (sheet.value.outOfTrendBecause ?? 'warm') : 'counts'))
+async function say(what: 'counts' | 'warm' | 'otherBlades') {
+  failure.value = undefined
+  if (!preferences.person) {
+    failure.value = new Refusal('Choose who says so.', 400, {}, {})
+    return
+  }
   try {
-    await answer(api.PUT('/api/overheads/{id}/answer', { params: { path: { id: props.id } }, body: { answer: what } }))
+    await sendNow(
+      props.id,
+      [
+        { kind: 'answered', question: 'warm', answer: what === 'warm' ? 'yes' : 'no' },
+        { kind: 'answered', question: 'otherBlades', answer: what === 'otherBlades' ? 'yes' : 'no' },
+      ],
+      preferences.person,
+    )
     await client.invalidateQueries()
   } catch (caught) {
     failure.value = caught
   }
 }
-function correct(point: Schemas['OverheadPointView']) {
+function correct(point: Point) {
   picked.value = point
   correcting.value = true
 }
@@ -47,30 +80,48 @@ function correct(point: Schemas['OverheadPointView']) {
 <template>
   <main class="page">
     <p v-if="error" class="complaint">{{ sentence(error) }}</p>
-    <template v-if="data">
+    <template v-if="data && sheet">
       <div class="page-head">
         <div>
-          <h1>{{ data.engineName }}, {{ day(data.date, true) }}</h1>
+          <h1>{{ data.context?.engine.name }}, {{ day(data.date, true) }}</h1>
           <p class="soft small mb-0 mt-1">
             {{
               { overhead: 'Overhead', spotCheck: 'Spot check', receivingCheck: 'Receiving check', build: 'Build' }[
                 data.job
               ]
             }}
-            at {{ hours(data.shownHours) }} h · {{ data.condition
-            }}<template v-if="data.engineTemperatureC != null">, {{ data.engineTemperatureC }} °C</template> · judged by
-            rev. {{ data.specRevision }}, {{ data.specSource }} · {{ data.blades ?? data.measuringMethod }} ·
-            <template v-if="data.signedAt">signed by {{ data.signedBy }}, {{ day(data.signedAt, true) }}</template
+            <template v-if="sheet.shownHours != null"
+              >at {{ hours(sheet.shownHours) }} h on the meter<template
+                v-if="sheet.totalHours != null && Math.abs(sheet.totalHours - sheet.shownHours) > 0.5"
+                >, {{ hours(sheet.totalHours) }} h in all</template
+              ></template
+            >
+            · {{ sheet.condition
+            }}<template v-if="sheet.engineTemperatureC != null">, {{ sheet.engineTemperatureC }} °C</template
+            ><template v-if="sheet.specRevision">
+              · judged by rev. {{ sheet.specRevision }}, {{ sheet.specSource }}</template
+            >
+            <template v-if="sheet.traySet"> · {{ sheet.traySet }}</template> ·
+            <template v-if="data.signed">signed by {{ name(data.signed.by) }}, {{ day(data.signed.at, true) }}</template
+            ><template v-else-if="data.state === 'abandoned'">given up, no record</template
             ><template v-else>not signed yet</template>
           </p>
-          <p v-if="data.remark" class="mb-0 mt-1">{{ data.remark }}</p>
+          <p class="soft small mb-0 mt-1">
+            {{ data.context?.type.code }}, {{ data.context?.engine.machineName
+            }}<template v-if="data.context?.engine.registration"> ({{ data.context.engine.registration }})</template
+            ><template v-if="data.context?.engine.serialNumber">
+              · serial {{ data.context.engine.serialNumber }}</template
+            ><template v-if="data.context?.engine.rating"> · {{ data.context.engine.rating }}</template>
+          </p>
+          <p v-if="data.signed?.remark" class="mb-0 mt-1">{{ data.signed.remark }}</p>
         </div>
         <RouterLink class="btn btn-plain" :to="{ name: 'engine', params: { id: data.engineId } }"
           >The engine</RouterLink
         >
       </div>
-      <section v-if="data.signedAt" class="plate p-3 mb-3 d-flex gap-2 align-items-center flex-wrap">
+      <section v-if="data.signed" class="plate p-3 mb-3 d-flex gap-2 align-items-center flex-wrap">
         <strong>Does this visit count for the trend?</strong>
+        <PersonPick v-model="preferences.person" label="Who says so" />
         <BButton
           v-for="a in [
             ['counts', 'It counts'],
@@ -78,14 +129,12 @@ function correct(point: Schemas['OverheadPointView']) {
             ['otherBlades', 'Other blades'],
           ] as const"
           :key="a[0]"
-          :class="data.answer === a[0] ? 'btn-act' : 'btn-plain'"
-          :aria-pressed="data.answer === a[0]"
+          :class="counts === a[0] ? 'btn-act' : 'btn-plain'"
+          :aria-pressed="counts === a[0]"
           @click="say(a[0])"
           >{{ a[1] }}</BButton
         >
-        <span class="soft small">{{
-          data.answer === 'counts' ? '' : 'Left out of the rates; the record keeps it.'
-        }}</span>
+        <span class="soft small">{{ counts === 'counts' ? '' : 'Left out of the rates; the record keeps it.' }}</span>
         <span v-if="failure" class="complaint">{{ sentence(failure) }}</span>
       </section>
       <section class="plate p-2 table-responsive">
@@ -103,12 +152,13 @@ function correct(point: Schemas['OverheadPointView']) {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="p in measured" :key="p.id">
+            <tr v-for="p in measured" :key="p.label">
               <td>
                 <strong>{{ p.label }}</strong>
               </td>
               <td class="figure soft" :title="p.specWritten ?? ''">
-                {{ figures.figure(p.minMm) }} – {{ figures.figure(p.maxMm) }}
+                <template v-if="p.minMm != null">{{ figures.figure(p.minMm) }} – {{ figures.figure(p.maxMm) }}</template
+                ><template v-else>{{ p.specWritten ?? 'not judged' }}</template>
               </td>
               <td class="figure" :class="`is-${p.found?.state}`">
                 <VerdictMark :state="p.found?.state" :size="15" /> {{ readingText(p.found, figures.figure, true) }}
@@ -117,20 +167,22 @@ function correct(point: Schemas['OverheadPointView']) {
                 }}</span>
               </td>
               <td class="figure">
-                {{ p.left ? readingText(p.left, figures.figure, true) : p.leftAlone ? 'left alone' : '—' }}
+                {{ left(p) }}
               </td>
               <td class="soft small">{{ [trialText(p.found), trialText(p.left)].filter(Boolean).join('; then ') }}</td>
-              <td>{{ (p.left ?? p.found)?.who }}</td>
+              <td>{{ name((p.left ?? p.found)?.by) }}</td>
               <td class="soft small">
-                {{ [p.left?.why, p.found?.remark].filter(Boolean).join('; ') }}
-                <template v-for="c in p.corrected" :key="c.id"
-                  ><br />before: {{ readingText(c, figures.figure, true) }} by {{ c.who }}, corrected{{
-                    p.found?.corrects === c.id ? `: ${p.found.why}` : p.left?.corrects === c.id ? `: ${p.left.why}` : ''
-                  }}</template
+                {{
+                  [p.why, p.found?.unproved || p.left?.unproved ? 'position not proved' : ''].filter(Boolean).join('; ')
+                }}
+                <template v-for="c in p.corrected" :key="c.before.id"
+                  ><br />before: {{ readingText(c.before, figures.figure, true) }} by {{ name(c.before.by) }}, corrected
+                  by {{ name(c.by) }}: {{ c.why }}</template
                 >
               </td>
               <td>
                 <button
+                  v-if="data.signed && (p.found || p.left)"
                   type="button"
                   class="btn btn-plain btn-sm"
                   :aria-label="`Correct ${p.label}`"
@@ -143,7 +195,23 @@ function correct(point: Schemas['OverheadPointView']) {
           </tbody>
         </table>
       </section>
-      <CorrectDialog v-model="correcting" :view="data" :point="picked" @corrected="client.invalidateQueries()" />
+      <section v-if="data.late.length || data.refused.length" class="plate p-3 mt-3">
+        <p v-if="data.late.length" class="mb-1">
+          <strong>{{ data.late.length }} came in after signing</strong> and count for nothing until they are admitted.
+        </p>
+        <p v-for="r in data.refused" :key="r.id" class="mb-1 small">
+          Refused: {{ r.kind }} by {{ name(r.by) || 'nobody known' }}. {{ r.sentence }}
+        </p>
+      </section>
+      <RecordEntries :id="id" class="mt-3" :name="name" :late="data.late" />
+      <CorrectDialog
+        v-model="correcting"
+        :visit-id="id"
+        :signed="!!data.signed"
+        :unit="sheet.trayUnit"
+        :point="picked"
+        @corrected="client.invalidateQueries()"
+      />
     </template>
   </main>
 </template>

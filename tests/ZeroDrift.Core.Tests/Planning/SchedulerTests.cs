@@ -1,6 +1,6 @@
 using ZeroDrift.Planning;
 
-namespace ZeroDrift.Core.Tests.Scheduling;
+namespace ZeroDrift.Core.Tests.Planning;
 
 public class SchedulerTests
 {

@@ -2,7 +2,7 @@ using CsCheck;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
 
-namespace ZeroDrift.Core.Tests.Measuring;
+namespace ZeroDrift.Core.Tests.Judging;
 
 public class NextBladeTests
 {

@@ -1,0 +1,65 @@
+import type { Schemas } from '../api/client'
+
+export type Stage = Schemas['ReadingStage']
+export type Felt = Schemas['Feel']
+
+/** What a device adds to a visit: one of these a line. The fields are the contract's. */
+export type Entry =
+  | {
+      kind: 'opened'
+      engineId: string
+      job: Schemas['JobKind']
+      date: string
+      shownHours?: number | null
+      contextId?: string
+      method?: Schemas['TurningMethod']
+      setting?: Schemas['SettingOrder']
+      tray?: { setId?: string; unit: string; blades: string[] }
+    }
+  | { kind: 'ticked'; step: string; on: boolean; said?: string }
+  | { kind: 'conditionStated'; condition: string; engineTemperatureC?: number | null; measureAnyway?: boolean }
+  | { kind: 'positionProved'; crankDeg?: number; points?: string[]; said?: string }
+  | { kind: 'barredTo'; crankDeg: number }
+  | {
+      kind: 'tried'
+      reading: string
+      point: string
+      stage: Stage
+      blades: string[]
+      unit: string
+      feel: Felt
+      unproved?: boolean
+    }
+  | {
+      kind: 'figureRead'
+      reading: string
+      point: string
+      stage: Stage
+      figure: string
+      unit: string
+      with: 'figure'
+      unproved?: boolean
+    }
+  | { kind: 'startState'; point: string; state: Schemas['StartState'] }
+  | { kind: 'kept'; reading: string; sure?: boolean }
+  | { kind: 'dropped'; reading: string }
+  | {
+      kind: 'outcome'
+      point: string
+      outcome: Schemas['PointOutcome']
+      why?: string
+      amount?: string
+      unit?: string
+      pass?: number
+    }
+  | { kind: 'answered'; question: 'warm' | 'otherBlades'; answer: 'yes' | 'no' | 'unknown' }
+  | { kind: 'noted'; text: string; point?: string }
+  | { kind: 'undone'; entry: string }
+  | { kind: 'abandoned'; why: string }
+  | { kind: 'signed'; remark?: string }
+  | { kind: 'corrected'; entry: string; why: string; fields: Record<string, unknown> }
+
+/** An entry as it is written down and sent. */
+export type WrittenEntry = Entry & { id: string; at: string; by: string; device: string }
+
+export type Outcome = Schemas['EntryOutcomeResponse']
