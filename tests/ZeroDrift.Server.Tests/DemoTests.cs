@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Demo;
+using ZeroDrift.Data.Storage;
 
 namespace ZeroDrift.Server.Tests;
 
@@ -30,8 +31,7 @@ public sealed class DemoTests : IDisposable
     public async Task The_trends_find_the_true_rates_within_their_errors()
     {
         using var folder = new TemporaryFolder();
-        var options = new DbContextOptionsBuilder<ZeroDriftContext>().UseZeroDriftFile(Path.Combine(folder.Path, "z.db")).Options;
-        await using var context = new ZeroDriftContext((DbContextOptions<ZeroDriftContext>)options);
+        await using var context = new ZeroDriftContext(DatabaseFile.Options(Path.Combine(folder.Path, "z.db"), pooling: false).Options);
         await context.Database.MigrateAsync();
         var truth = await DemoData.FillAsync(context, DateOnly.FromDateTime(DateTime.UtcNow));
 

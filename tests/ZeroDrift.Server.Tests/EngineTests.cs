@@ -21,7 +21,7 @@ public sealed class EngineTests : IDisposable
         var due = await server.GetAsync("/api/due");
 
         Assert.Empty(due.GetProperty("engines").EnumerateArray());
-        Assert.Empty((await server.GetAsync("/api/overheads")).EnumerateArray());
+        Assert.Empty((await server.GetAsync("/api/visits?open=true")).GetProperty("visits").EnumerateArray());
     }
 
     [Theory]
@@ -74,7 +74,7 @@ public sealed class EngineTests : IDisposable
         var missing = Guid.CreateVersion7();
 
         Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync($"/api/engines/{missing}")).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync($"/api/overheads/{missing}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync($"/api/visits/{missing}")).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync($"/api/engine-types/{missing}")).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync("/api/engines/not-an-id")).StatusCode);
     }
@@ -146,7 +146,8 @@ public sealed class EngineTests : IDisposable
         var figures = body.GetProperty("revisions")[0].GetProperty("figures").EnumerateArray().ToDictionary(f => f.GetProperty("kind").GetString()!);
         Assert.Equal(0.2032, figures["intake"].GetProperty("setMm").GetDouble(), 9);
         Assert.Equal("8 thou, fleet's tolerance", figures["intake"].GetProperty("written").GetString());
-        Assert.True(figures["exhaust"].GetProperty("maxMm").GetDouble() - 0.30 > 0.30 - figures["exhaust"].GetProperty("minMm").GetDouble());
+        Assert.Equal((0.275, 0.325), (figures["exhaust"].GetProperty("minMm").GetDouble(), figures["exhaust"].GetProperty("maxMm").GetDouble()));
+        Assert.Equal(0.2286, figures["intake"].GetProperty("maxMm").GetDouble(), 9);
     }
 
     [Fact]

@@ -3,13 +3,20 @@ using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Demo;
+using ZeroDrift.Data.Storage;
 
 namespace ZeroDrift.Server.Tests;
 
 /// <summary>The server in this process, on a real SQLite file of its own.</summary>
 public sealed class ServerWithFile : IDisposable
 {
+    private static readonly Lazy<byte[]> EmptyFile = new(() => Made(null));
+    private static readonly Lazy<byte[]> DemoFile = new(() => Made(data => DemoData.FillAsync(data, DateOnly.FromDateTime(DateTime.UtcNow))));
     private readonly string data;
+    private readonly bool owned;
     private WebApplicationFactory<Program> factory;
 
     public ServerWithFile()
@@ -17,15 +24,24 @@ public sealed class ServerWithFile : IDisposable
     {
     }
 
-    internal ServerWithFile(bool demo)
+    internal ServerWithFile(bool demo, string? folder = null)
     {
-        data = Directory.CreateTempSubdirectory("zero-drift-server-").FullName;
+        data = folder ?? Directory.CreateTempSubdirectory("zero-drift-server-").FullName;
+        owned = folder is null;
         Demo = demo;
+        // A file is made once and copied: hundreds of tests begin with an empty one.
+        if (owned) File.WriteAllBytes(Path.Combine(data, DataFile.Name), (demo ? DemoFile : EmptyFile).Value);
         factory = Create();
         Client = factory.CreateClient();
     }
 
     public HttpClient Client { get; private set; }
+
+    /// <summary>The folder it serves.</summary>
+    public string Folder => data;
+
+    /// <summary>A piece of the running server.</summary>
+    public T Service<T>() where T : notnull => factory.Services.GetRequiredService<T>();
 
     private bool Demo { get; }
 
@@ -66,12 +82,27 @@ public sealed class ServerWithFile : IDisposable
     {
         factory.Dispose();
         Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
-        Directory.Delete(data, true);
+        if (owned) Directory.Delete(data, true);
+    }
+
+    private static byte[] Made(Func<ZeroDriftContext, Task>? fill)
+    {
+        using var folder = new TemporaryFolder();
+        DataFile.OpenAsync(folder.Path, DateTime.UtcNow, _ => { }, fill).GetAwaiter().GetResult();
+        using (var connection = new Microsoft.Data.Sqlite.SqliteConnection(DatabaseFile.ConnectionString(Path.Combine(folder.Path, DataFile.Name), pooling: false)))
+        {
+            connection.Open();
+            using var command = connection.CreateCommand();
+            command.CommandText = "PRAGMA journal_mode=DELETE";
+            command.ExecuteNonQuery();
+        }
+        return File.ReadAllBytes(Path.Combine(folder.Path, DataFile.Name));
     }
 
     private WebApplicationFactory<Program> Create() => new WebApplicationFactory<Program>().WithWebHostBuilder(web =>
     {
         web.UseSetting("data", data);
+        web.UseSetting("in-process", "true");
         if (Demo) web.UseSetting("demo", "true");
     });
 }

@@ -28,7 +28,7 @@ public sealed record Problem
 
     /// <summary>Facts of the code: points, steps, what stands now.</summary>
     [JsonExtensionData]
-    public JsonObject? Facts { get; init; }
+    public Dictionary<string, JsonElement>? Facts { get; set; }
 
     /// <summary>A refusal of one field.</summary>
     public static Problem Field(int status, string code, string field, string sentence) => new()
@@ -41,7 +41,14 @@ public sealed record Problem
     };
 
     /// <summary>A refusal of the whole.</summary>
-    public static Problem Whole(int status, string code, string sentence, JsonObject? facts = null) => new() { Title = TitleOf(status), Status = status, Detail = sentence, Code = code, Facts = facts };
+    public static Problem Whole(int status, string code, string sentence, JsonObject? facts = null) => new() { Title = TitleOf(status), Status = status, Detail = sentence, Code = code, Facts = Elements(facts) };
+
+    /// <summary>Facts as they go out with a problem; null where there are none.</summary>
+    public static Dictionary<string, JsonElement>? Elements(JsonObject? facts) => facts is null || facts.Count == 0 ? null : facts.ToDictionary(f => f.Key, f =>
+    {
+        using var json = JsonDocument.Parse(f.Value?.ToJsonString() ?? "null");
+        return json.RootElement.Clone();
+    });
 
     /// <summary>The problem of a fault in what came in; null for anything else.</summary>
     public static Problem? Of(Exception exception) => exception switch

@@ -15,6 +15,7 @@ public sealed class TenDigits : JsonConverter<double>
     public override void Write(Utf8JsonWriter writer, double value, JsonSerializerOptions options)
     {
         ArgumentNullException.ThrowIfNull(writer);
+        if (!double.IsFinite(value)) throw new Core.BadInputException("body", "These figures lead to no finite answer; check their sizes.");
         writer.WriteNumberValue(Round(value));
     }
 

@@ -18,6 +18,9 @@ public enum ScrewDirection
 /// <param name="DegreesFirst">True where the sixteenth would miss by more than a tenth of the change, so that the degrees should be said first.</param>
 public sealed record ScrewTurn(double Turns, double Degrees, ScrewDirection? Direction, int Sixteenths, bool DegreesFirst)
 {
+    /// <summary>No screw is turned further; more is a wrong pitch.</summary>
+    private const double MostTurns = 1_000_000;
+
     /// <summary>
     /// turns = |target − measured| ÷ (pitch × clearance per travel). Thread geometry; an M8 screw has ISO 261 coarse pitch 1.25
     /// or fine 1 mm. Clockwise closes the gap on an ordinary rocker (common practice, no source).
@@ -35,6 +38,7 @@ public sealed record ScrewTurn(double Turns, double Degrees, ScrewDirection? Dir
         Require.Above(pitchMm, 0, 10, "pitchMm", "The thread pitch", "mm");
         Require.Above(clearancePerTravel, 0, 10, "clearancePerTravel", "The clearance per screw travel");
         var turns = Math.Abs(targetMm - measuredMm) / (pitchMm * clearancePerTravel);
+        if (!(turns <= MostTurns)) throw new BadInputException("pitchMm", $"With a pitch of {Require.Text(pitchMm)} mm that would be more than {MostTurns} turns; check the pitch.");
         if (turns < 1e-9) return new ScrewTurn(0, 0, null, 0, false);
         var opens = targetMm > measuredMm;
         var sixteenths = Math.Round(turns * 16, MidpointRounding.AwayFromZero);

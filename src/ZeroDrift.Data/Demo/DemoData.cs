@@ -73,12 +73,8 @@ public static class DemoData
     private sealed class LifeWriter(ZeroDriftContext data, FleetRow fleet, IReadOnlyList<PersonRow> people) : IDisposable
     {
         private readonly BulkInsert<MeterReadingRow> meters = new(data);
-        private readonly BulkInsert<ContextRow> contexts = new(data);
-        private readonly BulkInsert<VisitRow> visits = new(data);
-        private readonly BulkInsert<EntryRow> entries = new(data);
-        private readonly BulkInsert<ReadingRow> readings = new(data);
+        private readonly VisitWriter visits = new(data);
         private long sequence;
-        private long visitKey;
 
         public async Task WriteAsync(EngineHistory life, EngineTypeRow type)
         {
@@ -87,22 +83,11 @@ public static class DemoData
             await data.SaveChangesAsync();
             foreach (var look in life.Meter.OrderBy(m => m.Date)) Look(look);
             var meter = life.Meter.ToHistory();
-            var known = new Dictionary<Guid, (string Id, VisitContext Core)>();
+            var known = new Dictionary<Guid, KnownContext>();
             foreach (var visit in life.Visits.OrderBy(v => v.Draft.Entries.First().At))
             {
-                if (!known.TryGetValue(visit.Revision.Id, out var context))
-                {
-                    var record = ContextBuilder.Of(life.Engine, type, fleet, people, [visit.Revision]);
-                    var row = ContextStore.Row(record, DateTime.UtcNow);
-                    contexts.Add(row);
-                    known[visit.Revision.Id] = context = (row.Id, Contract.Visits.ContextMapping.ToCore(record));
-                }
-                var folded = Visit.From(context.Core, visit.Draft.Entries);
-                var visitRow = new VisitRow { Key = ++visitKey, Id = visit.Draft.VisitId, EngineId = life.Engine.Id, ContextId = context.Id };
-                VisitProjection.Onto(visitRow, folded, meter);
-                visits.Add(visitRow);
-                entries.Add(visit.Draft.Rows(visitKey));
-                readings.Add(VisitProjection.Readings(visitRow, folded));
+                if (!known.TryGetValue(visit.Revision.Id, out var context)) known[visit.Revision.Id] = context = visits.Keep(ContextBuilder.Of(life.Engine, type, fleet, people, [visit.Revision]));
+                visits.Write(visit.Draft, context, meter);
             }
             data.ChangeTracker.Clear();
         }
@@ -116,10 +101,7 @@ public static class DemoData
         public void Dispose()
         {
             meters.Dispose();
-            contexts.Dispose();
             visits.Dispose();
-            entries.Dispose();
-            readings.Dispose();
         }
     }
 }

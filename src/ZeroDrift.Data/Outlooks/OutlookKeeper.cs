@@ -42,6 +42,15 @@ public static class OutlookKeeper
         return true;
     }
 
+    /// <summary>Brings a type's outlooks up to a change of its book: at once where its engines are few.</summary>
+    /// <returns>Whether it should be fitted in the background instead.</returns>
+    public static async Task<bool> RefreshTypeAsync(ZeroDriftContext data, Guid typeId, DateOnly today)
+    {
+        if (await data.Engines.CountAsync(e => e.EngineTypeId == typeId && e.ArchivedAt == null) > FitAtOnceUpTo) return true;
+        if (await FitAsync(data, typeId, today) is { } fit) await KeepAsync(data, fit);
+        return false;
+    }
+
     /// <summary>Fits a whole type; nothing is written. Null where there is no such type.</summary>
     public static async Task<TypeOutlooks?> FitAsync(ZeroDriftContext data, Guid typeId, DateOnly today)
     {

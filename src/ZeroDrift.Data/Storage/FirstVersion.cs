@@ -53,9 +53,11 @@ internal static class FirstVersion
             await data.SaveChangesAsync();
             data.ChangeTracker.Clear();
             var contexts = new Dictionary<string, KnownContext>();
+            var meters = (await data.MeterReadings.AsNoTracking().ToListAsync()).ToLookup(m => m.EngineId);
+            using var writer = new VisitWriter(data);
             var visits = Rows("SELECT * FROM Overheads ORDER BY StartedAt, Id").ToList();
             var readings = Rows("SELECT * FROM Readings ORDER BY At, rowid").ToLookup(r => r.Id("OverheadId"));
-            foreach (var visit in visits) await VisitAsync(visit, [.. readings[visit.Id("Id")]], contexts);
+            foreach (var visit in visits) Visit(visit, [.. readings[visit.Id("Id")]], contexts, [.. meters[visit.Id("EngineId")]], writer);
             await data.SaveChangesAsync();
             foreach (var type in types.Keys)
                 if (await OutlookKeeper.FitAsync(data, type, DateOnly.FromDateTime(DateTime.UtcNow)) is { } fit) await OutlookKeeper.KeepAsync(data, fit);
@@ -159,28 +161,21 @@ internal static class FirstVersion
                 data.MeterReadings.Add(new MeterReadingRow { Sequence = ++sequence, Id = row.Id("Id"), EngineId = row.Id("EngineId"), Date = row.Day("Date"), ShownHours = row.Number("ShownHours"), NewMeterShows = row.OptionalNumber("NewMeterShows"), Who = row.OptionalText("Who"), Remark = row.OptionalText("Remark") });
         }
 
-        private async Task VisitAsync(Row row, List<Row> readings, Dictionary<string, KnownContext> contexts)
+        private void Visit(Row row, List<Row> readings, Dictionary<string, KnownContext> contexts, List<MeterReadingRow> meter, VisitWriter writer)
         {
             var engine = engines[row.Id("EngineId")];
             var type = types[engine.EngineTypeId];
             var revision = type.Revisions.Single(r => r.Id == row.Id("SpecRevisionId"));
             var key = $"{engine.Id}/{revision.Id}";
             if (!contexts.TryGetValue(key, out var context))
-                contexts[key] = context = await ContextStore.KeepAsync(data, ContextBuilder.Of(engine, type, fleet, [.. people.Values.OrderBy(p => p.Name, StringComparer.Ordinal)], [revision]), DateTime.UtcNow);
-            var meter = await data.MeterReadings.Where(m => m.EngineId == engine.Id).ToListAsync();
+                contexts[key] = context = writer.Keep(ContextBuilder.Of(engine, type, fleet, [.. people.Values.OrderBy(p => p.Name, StringComparer.Ordinal)], [revision]));
             var history = meter.ToHistory();
             var draft = new VisitDraft(row.Id("Id"), engine.Id, PersonOf(row.OptionalText("Who")).Id, row.Instant("StartedAt"), Device);
             new Writer(draft, row, readings, type, context.Core, PersonOf).Write(history);
-            var visit = new VisitRow { Id = row.Id("Id"), EngineId = engine.Id, ContextId = context.Id, ImportKey = row.OptionalText("ImportKey") };
-            var folded = Visit.From(context.Core, draft.Entries);
-            VisitProjection.Onto(visit, folded, history);
-            data.Visits.Add(visit);
-            await data.SaveChangesAsync();
-            data.Entries.AddRange(draft.Rows(visit.Key));
-            data.Readings.AddRange(VisitProjection.Readings(visit, folded));
-            if (meter.Find(m => m.VisitId is null && m.Date == visit.Date && m.ShownHours == visit.ShownHours && m.NewMeterShows is null) is { } read) read.VisitId = visit.Id;
-            await data.SaveChangesAsync();
-            data.ChangeTracker.Clear();
+            var visit = writer.Write(draft, context, history, row.OptionalText("ImportKey"));
+            if (meter.Find(m => m.VisitId is null && m.Date == visit.Date && m.ShownHours == visit.ShownHours && m.NewMeterShows is null) is not { } read) return;
+            read.VisitId = visit.Id;
+            writer.ReadAt(read);
         }
 
         private IEnumerable<Row> Rows(string sql)

@@ -6,6 +6,7 @@ using ZeroDrift.Core.Turning;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
@@ -68,6 +69,7 @@ internal static class BookEndpoints
 
     public static async Task<EngineTypeResponse> Change(Guid id, EngineTypeChangeRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
     {
+        var later = false;
         var response = await gate.RunAsync(async data =>
         {
             var type = await data.EngineTypes.Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().FirstOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("The book has no such engine type.");
@@ -96,14 +98,16 @@ internal static class BookEndpoints
             type.ToCore().Plan();
             if (log.Keep()) type.Version++;
             await data.SaveChangesAsync();
+            later = await OutlookKeeper.RefreshTypeAsync(data, id, day.Today);
             return BookResponses.Of(type, await FleetAsync(data), day.Today);
         }, cancelled);
-        refits.Want(id);
+        if (later) refits.Want(id);
         return response;
     }
 
     public static async Task<EngineTypeResponse> AddRevision(Guid id, SpecRevisionRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
     {
+        var later = false;
         var response = await gate.RunAsync(async data =>
         {
             var fleet = await FleetAsync(data);
@@ -114,9 +118,10 @@ internal static class BookEndpoints
                 throw new ConflictException("nameTaken", "spec.revision", $"Revision {revision.Revision} is already in the book; old figures stay as they are. Give the new one its own name.");
             data.SpecRevisions.Add(revision);
             await data.SaveChangesAsync();
+            later = await OutlookKeeper.RefreshTypeAsync(data, id, day.Today);
             return BookResponses.Of(await LoadAsync(data, id), fleet, day.Today);
         }, cancelled);
-        refits.Want(id);
+        if (later) refits.Want(id);
         return response;
     }
 

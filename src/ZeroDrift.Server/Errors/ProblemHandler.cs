@@ -15,7 +15,7 @@ internal sealed class ProblemHandler(ILogger<ProblemHandler> log) : IExceptionHa
         if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested) return true;
         var problem = Problem.Of(exception) ?? exception switch
         {
-            ConflictException conflict => Problem.Field(409, conflict.Code, conflict.Field, conflict.Message) with { Facts = conflict.Facts },
+            ConflictException conflict => Problem.Field(409, conflict.Code, conflict.Field, conflict.Message) with { Facts = Problem.Elements(conflict.Facts) },
             NotFoundException missing => Problem.Whole(404, missing.Code, missing.Message),
             LostRaceException race => Problem.Whole(409, "changedMeanwhile", race.Message + " Look at what stands now and try again."),
             NotSavedException unsaved => NotSaved(context, unsaved),
