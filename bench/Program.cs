@@ -1,7 +1,8 @@
+using System.Globalization;
 using BenchmarkDotNet.Running;
 using ZeroDrift.Bench;
 
-// dotnet run -c Release --project bench -- turning | drift [FILE] | schedule | yard URL
+// dotnet run -c Release --project bench -- turning | drift [FILE] | schedule | scale [YEARS SIZE…] | kills [N]
 switch (args.FirstOrDefault())
 {
     case "turning":
@@ -13,10 +14,15 @@ switch (args.FirstOrDefault())
     case "schedule":
         ScheduleBench.Run();
         break;
-    case "yard":
-        await YardLoad.RunAsync(args.ElementAtOrDefault(1) ?? "http://127.0.0.1:8321");
+    case "scale":
+        await ScaleBench.RunAsync(Number(1, 20), args.Length > 2 ? [.. args.Skip(2).Select(a => int.Parse(a, CultureInfo.InvariantCulture))] : [20, 200, 2000]);
+        break;
+    case "kills":
+        await KillBench.RunAsync(Number(1, 100));
         break;
     default:
-        Console.WriteLine("turning | drift [FILE] | schedule | yard URL");
+        Console.WriteLine("turning | drift [FILE] | schedule | scale [YEARS SIZE…] | kills [N]");
         break;
 }
+
+int Number(int at, int otherwise) => args.Length > at ? int.Parse(args[at], CultureInfo.InvariantCulture) : otherwise;

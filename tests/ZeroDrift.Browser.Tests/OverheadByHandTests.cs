@@ -19,13 +19,13 @@ public sealed class OverheadByHandTests : IDisposable
         screen.See("Not opened on record yet");
         screen.Press("Start an overhead");
         screen.Fill("Hour meter shows now, h", "1200");
-        screen.Fill("Who does the work", "Tove");
+        screen.AddPerson("Who does the work", "Tove");
         screen.Press("Open the engine");
 
         TickEverything("Make it safe");
         screen.Fill("Engine temperature, °C", "61");
         screen.Press("It is cold: go on");
-        screen.See("is not cold");
+        screen.See("That is not the condition of the figures");
         screen.Fill("Engine temperature, °C", "14");
         screen.Press("It is cold: go on");
 
@@ -54,7 +54,7 @@ public sealed class OverheadByHandTests : IDisposable
         screen.See("Close it 27°, a bit over 1/16 turn, clockwise.");
         Reload("Close it 27°");
         Try("0.20", "Slight drag");
-        screen.See("In window: 0.20.");
+        screen.See("On the figure: 0.20.");
         screen.Press("Keep 0.20 as left");
 
         screen.See("Bar forwards one whole turn.");
@@ -65,7 +65,7 @@ public sealed class OverheadByHandTests : IDisposable
 
         screen.See("Close up");
         screen.Press("Sign");
-        screen.See("The close-up list is not ticked off.");
+        screen.See("Not ticked off: rockers");
         screen.Press("Close up");
         TickEverything("Close up");
         screen.Press("Sign the overhead");
@@ -81,7 +81,7 @@ public sealed class OverheadByHandTests : IDisposable
         AddTypeAndEngine();
         screen.Press("Start an overhead");
         screen.Fill("Hour meter shows now, h", "900");
-        screen.Fill("Who does the work", "Olav");
+        screen.AddPerson("Who does the work", "Olav");
         screen.Press("Open the engine");
         TickEverything("Make it safe");
         screen.Press("It is cold: go on");
@@ -92,7 +92,7 @@ public sealed class OverheadByHandTests : IDisposable
         other.See("1 intake");
 
         Try("0.20", "Slight drag");
-        screen.See("In window: 0.20.");
+        screen.See("On the figure: 0.20.");
         server.Kill();
         // The tap made while the server is away waits on this machine.
         Try("0.25", "No go");
@@ -107,9 +107,9 @@ public sealed class OverheadByHandTests : IDisposable
         Assert.Contains("0.20", other.Text, StringComparison.Ordinal);
         using var http = new HttpClient { BaseAddress = new Uri(server.Url()) };
         var id = new Uri(screen.Driver.Url).Segments[^1];
-        var view = await http.GetFromJsonAsync<JsonElement>($"/api/overheads/{id}");
-        var found = view.GetProperty("points").EnumerateArray().First(p => p.GetProperty("label").GetString() == "1I").GetProperty("found");
-        Assert.Equal(2, found.GetProperty("trials").GetArrayLength());
+        var view = await http.GetFromJsonAsync<JsonElement>($"/api/visits/{id}");
+        var found = view.GetProperty("sheet").GetProperty("points").EnumerateArray().First(p => p.GetProperty("label").GetString() == "1I").GetProperty("found");
+        Assert.Equal(2, found.GetProperty("tries").GetArrayLength());
     }
 
     public void Dispose()

@@ -68,6 +68,15 @@ public sealed class Screen : IDisposable
     /// <summary>Chooses from the list with this label.</summary>
     public void Choose(string label, string option) => Do($"choose '{option}'", () => Field(label).FindElements(By.TagName("option")).First(o => o.Text.Contains(option, StringComparison.Ordinal)).Click());
 
+    /// <summary>Adds somebody the fleet does not know yet, where a person is chosen.</summary>
+    public void AddPerson(string label, string name)
+    {
+        Choose(label, "somebody else");
+        Fill(label, name);
+        Press("Add");
+        Wait(10, $"'{name}' to be chosen", () => Field(label).FindElements(By.TagName("option")).Any(o => o.Selected && o.Text == name));
+    }
+
     /// <summary>The control behind a visible label.</summary>
     public IWebElement Field(string label)
     {

@@ -4,6 +4,7 @@ using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
+using ZeroDrift.Data.Starting;
 using ZeroDrift.Data.Storage;
 
 namespace ZeroDrift.Server.Tests;

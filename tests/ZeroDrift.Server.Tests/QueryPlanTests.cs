@@ -4,6 +4,7 @@ using Microsoft.EntityFrameworkCore.Diagnostics;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Starting;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
 

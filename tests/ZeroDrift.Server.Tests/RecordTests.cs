@@ -2,6 +2,7 @@ using System.Net;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
+using ZeroDrift.Data.Starting;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
 

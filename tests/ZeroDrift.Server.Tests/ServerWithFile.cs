@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.Extensions.DependencyInjection;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Demo;
+using ZeroDrift.Data.Starting;
 using ZeroDrift.Data.Storage;
 
 namespace ZeroDrift.Server.Tests;

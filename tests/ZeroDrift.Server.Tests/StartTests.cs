@@ -80,14 +80,27 @@ public sealed class StartTests : IDisposable
     }
 
     [Fact]
-    public async Task Killed_at_any_moment_of_the_first_fill_the_next_start_serves_the_whole_demo()
+    public Task Killed_at_any_moment_of_the_first_fill_the_next_start_serves_the_whole_demo() => KillTheFillAsync([150, 600, 1050, 1500, 1950]);
+
+    [Fact]
+    [Trait("Length", "long")]
+    public Task Killed_at_thirty_more_moments_of_the_first_fill_the_next_start_serves() => KillTheFillAsync([.. Enumerable.Range(0, 30).Select(i => 60 + i * 131)]);
+
+    [Fact]
+    public Task Killed_at_any_moment_of_the_upgrade_the_next_start_has_every_record() => KillTheUpgradeAsync([300, 1200, 2100, 3000, 3900]);
+
+    [Fact]
+    [Trait("Length", "long")]
+    public Task Killed_at_fifteen_more_moments_of_the_upgrade_the_next_start_has_every_record() => KillTheUpgradeAsync([.. Enumerable.Range(0, 15).Select(i => 150 + i * 410)]);
+
+    private async Task KillTheFillAsync(int[] moments)
     {
-        for (var i = 0; i < 5; i++)
+        for (var i = 0; i < moments.Length; i++)
         {
             var own = Path.Combine(folder.Path, $"fill-{i}");
             using (var killed = new ServerProcess(own, "--demo"))
             {
-                await Task.Delay(150 + i * 450);
+                await Task.Delay(moments[i]);
                 killed.Kill();
             }
             using var next = new ServerProcess(own, "--demo");
@@ -97,17 +110,16 @@ public sealed class StartTests : IDisposable
         }
     }
 
-    [Fact]
-    public async Task Killed_at_any_moment_of_the_upgrade_the_next_start_has_every_record()
+    private async Task KillTheUpgradeAsync(int[] moments)
     {
-        for (var i = 0; i < 5; i++)
+        for (var i = 0; i < moments.Length; i++)
         {
             var own = Path.Combine(folder.Path, $"upgrade-{i}");
             Directory.CreateDirectory(own);
             UpgradeTests.Unpack(Path.Combine(own, "zerodrift.db"));
             using (var killed = new ServerProcess(own))
             {
-                await Task.Delay(300 + i * 900);
+                await Task.Delay(moments[i]);
                 killed.Kill();
             }
             using var next = new ServerProcess(own);

@@ -17,22 +17,27 @@ public sealed record EngineLife(EngineRow Engine, EngineRecord Record, double Me
 /// <summary>Reads lives from the projections: meter, signed visits, standing figures.</summary>
 public static class EngineLives
 {
+    private const int EnginesAtOnce = 200;
+
     /// <summary>The lives of some engines of one type; null for all of them.</summary>
     public static async Task<IReadOnlyList<EngineLife>> LoadAsync(ZeroDriftContext data, EngineTypeRow type, FleetRow fleet, DateOnly today, Guid? only = null)
     {
         var engines = await data.Engines.AsNoTracking().Where(e => e.EngineTypeId == type.Id && e.ArchivedAt == null && (only == null || e.Id == only)).OrderBy(e => e.Name).ToListAsync();
-        var ids = engines.Select(e => e.Id).ToList();
-        var meters = (await Of(data.MeterReadings.AsNoTracking(), only, ids).ToListAsync()).ToLookup(m => m.EngineId);
-        var visits = (await (only is { } one ? data.Visits.AsNoTracking().Where(v => v.EngineId == one) : data.Visits.AsNoTracking().Where(v => data.Engines.Any(e => e.Id == v.EngineId && e.EngineTypeId == type.Id)))
-            .Where(v => v.State == VisitState.Signed && !v.Bench).ToListAsync()).ToLookup(v => v.EngineId);
-        var readings = (await (only is { } single ? data.Readings.AsNoTracking().Where(r => r.EngineId == single) : data.Readings.AsNoTracking().Where(r => data.Engines.Any(e => e.Id == r.EngineId && e.EngineTypeId == type.Id))).ToListAsync()).ToLookup(r => r.VisitKey);
+        List<MeterReadingRow> meterRows = [];
+        List<VisitRow> visitRows = [];
+        List<ReadingRow> readingRows = [];
+        // Always by engine: that way every table is entered through its index, however few engines a type has.
+        foreach (var ids in engines.Select(e => e.Id).Chunk(EnginesAtOnce))
+        {
+            meterRows.AddRange(await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId)).ToListAsync());
+            visitRows.AddRange(await data.Visits.AsNoTracking().Where(v => ids.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench).ToListAsync());
+            readingRows.AddRange(await data.Readings.AsNoTracking().Where(r => ids.Contains(r.EngineId)).ToListAsync());
+        }
+        var (meters, visits, readings) = (meterRows.ToLookup(m => m.EngineId), visitRows.ToLookup(v => v.EngineId), readingRows.ToLookup(r => r.VisitKey));
         var inForce = type.InForce(today);
         var demands = inForce is null ? new Dictionary<LashKind, Demand>() : DemandMapping.Demands(inForce.Lines, fleet);
         return [.. engines.Select(engine => Life(engine, type, demands, inForce?.Condition ?? SpecCondition.Cold, meters[engine.Id], visits[engine.Id], readings, today))];
     }
-
-    private static IQueryable<MeterReadingRow> Of(IQueryable<MeterReadingRow> all, Guid? only, List<Guid> ids) =>
-        only is { } one ? all.Where(m => m.EngineId == one) : ids.Count == 0 ? all.Where(_ => false) : all.Where(m => ids.Contains(m.EngineId));
 
     private static EngineLife Life(EngineRow engine, EngineTypeRow type, IReadOnlyDictionary<LashKind, Demand> demands, SpecCondition condition, IEnumerable<MeterReadingRow> readings, IEnumerable<VisitRow> all, ILookup<long, ReadingRow> figures, DateOnly today)
     {

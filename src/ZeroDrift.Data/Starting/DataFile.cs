@@ -1,7 +1,8 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Data.Storage;
 
-namespace ZeroDrift.Data.Storage;
+namespace ZeroDrift.Data.Starting;
 
 /// <summary>
 /// Brings a data folder to a file that can be served. Whatever has to be made or changed (a new file, its first fill, a migration) is made in a

@@ -11,9 +11,10 @@ using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
 
-namespace ZeroDrift.Data.Storage;
+namespace ZeroDrift.Data.Starting;
 
 /// <summary>
 /// Carries a file of the first version over into a new one: every type, engine, meter reading, record, try, figure, correction and name. There a
