@@ -2,7 +2,7 @@ using System.Globalization;
 using BenchmarkDotNet.Running;
 using ZeroDrift.Bench;
 
-// dotnet run -c Release --project bench -- turning | drift [FILE] | schedule | scale [YEARS SIZE…] | kills [N]
+// dotnet run -c Release --project bench -- turning | drift [FILE] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N]
 switch (args.FirstOrDefault())
 {
     case "turning":
@@ -17,11 +17,14 @@ switch (args.FirstOrDefault())
     case "scale":
         await ScaleBench.RunAsync(Number(1, 20), args.Length > 2 ? [.. args.Skip(2).Select(a => int.Parse(a, CultureInfo.InvariantCulture))] : [20, 200, 2000]);
         break;
+    case "scale-at":
+        await ScaleBench.AtAsync(args[1]);
+        break;
     case "kills":
         await KillBench.RunAsync(Number(1, 100));
         break;
     default:
-        Console.WriteLine("turning | drift [FILE] | schedule | scale [YEARS SIZE…] | kills [N]");
+        Console.WriteLine("turning | drift [FILE] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N]");
         break;
 }
 

@@ -9,10 +9,19 @@ internal static class ScaleBench
 {
     private const int Times = 40;
 
-    /// <summary>Fills a new folder for each size, or measures the folder given.</summary>
+    private const string Measured = "ready s | first yard ms | page of 50 ms | whole yard ms | engine page ms | opened ms | tap ms | meter ms | open visits ms | memory MB";
+
+    /// <summary>Measures a folder that is filled already; the bench's own visits are added to it.</summary>
+    public static async Task AtAsync(string folder)
+    {
+        Console.WriteLine(Measured);
+        Console.WriteLine(await MeasureAsync(folder));
+    }
+
+    /// <summary>Fills a new folder for each size and measures it.</summary>
     public static async Task RunAsync(int years, IReadOnlyList<int> sizes)
     {
-        Console.WriteLine("engines | fill s | file MB | ready s | first yard ms | page of 50 ms | whole yard ms | engine page ms | opened ms | tap ms | meter ms | open visits ms | memory MB");
+        Console.WriteLine("engines | fill s | file MB | " + Measured);
         foreach (var size in sizes)
         {
             var folder = Directory.CreateTempSubdirectory("zero-drift-scale-").FullName;

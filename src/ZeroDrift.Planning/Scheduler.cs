@@ -1,5 +1,5 @@
-using ZeroDrift.Core;
 using Google.OrTools.Sat;
+using ZeroDrift.Core;
 
 namespace ZeroDrift.Planning;
 

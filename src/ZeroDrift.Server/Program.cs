@@ -1,11 +1,9 @@
 using System.IO.Compression;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.ResponseCompression;
-using Microsoft.EntityFrameworkCore;
 using Serilog;
 using ZeroDrift.Contract;
 using ZeroDrift.Data;
-using ZeroDrift.Data.Demo;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
 using ZeroDrift.Server;

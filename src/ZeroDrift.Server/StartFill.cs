@@ -1,7 +1,6 @@
 using ZeroDrift.Data;
 using ZeroDrift.Data.Demo;
 using ZeroDrift.Data.Starting;
-using ZeroDrift.Data.Storage;
 
 namespace ZeroDrift.Server;
 

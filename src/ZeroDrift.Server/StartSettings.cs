@@ -1,5 +1,4 @@
 using ZeroDrift.Data.Starting;
-using ZeroDrift.Data.Storage;
 
 namespace ZeroDrift.Server;
 

@@ -135,7 +135,7 @@ public sealed class CalculatorContractTests : IClassFixture<ServerWithFile>
     }
 
     /// <summary>Everything expected is there; more may be.</summary>
-    private static void AssertHolds(JsonElement expected, JsonElement actual, string path)
+    internal static void AssertHolds(JsonElement expected, JsonElement actual, string path)
     {
         switch (expected.ValueKind)
         {

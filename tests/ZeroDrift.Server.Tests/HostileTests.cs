@@ -5,7 +5,6 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 using ZeroDrift.Data.Starting;
-using ZeroDrift.Data.Storage;
 
 namespace ZeroDrift.Server.Tests;
 

@@ -67,6 +67,14 @@ public sealed class ServerWithFile : IDisposable
 
     public Task<(HttpStatusCode Status, JsonElement Body)> PostAsync(string path, object? body) => SendAsync(HttpMethod.Post, path, body);
 
+    /// <summary>The answer as it came, not read.</summary>
+    public async Task<(HttpStatusCode Status, byte[] Bytes)> PostForBytesAsync(string path, string body)
+    {
+        using var content = new StringContent(body, Encoding.UTF8, "application/json");
+        using var response = await Client.PostAsync(path, content);
+        return (response.StatusCode, await response.Content.ReadAsByteArrayAsync());
+    }
+
     public Task<(HttpStatusCode Status, JsonElement Body)> PutAsync(string path, object? body) => SendAsync(HttpMethod.Put, path, body);
 
     public async Task<(HttpStatusCode Status, JsonElement Body)> PostFileAsync(string path, byte[] file)

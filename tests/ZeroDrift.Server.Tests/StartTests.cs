@@ -84,14 +84,14 @@ public sealed class StartTests : IDisposable
 
     [Fact]
     [Trait("Length", "long")]
-    public Task Killed_at_thirty_more_moments_of_the_first_fill_the_next_start_serves() => KillTheFillAsync([.. Enumerable.Range(0, 30).Select(i => 60 + i * 131)]);
+    public Task Killed_at_twelve_more_moments_of_the_first_fill_the_next_start_serves() => KillTheFillAsync([.. Enumerable.Range(0, 12).Select(i => 60 + i * 331)]);
 
     [Fact]
     public Task Killed_at_any_moment_of_the_upgrade_the_next_start_has_every_record() => KillTheUpgradeAsync([300, 1200, 2100, 3000, 3900]);
 
     [Fact]
     [Trait("Length", "long")]
-    public Task Killed_at_fifteen_more_moments_of_the_upgrade_the_next_start_has_every_record() => KillTheUpgradeAsync([.. Enumerable.Range(0, 15).Select(i => 150 + i * 410)]);
+    public Task Killed_at_six_more_moments_of_the_upgrade_the_next_start_has_every_record() => KillTheUpgradeAsync([.. Enumerable.Range(0, 6).Select(i => 150 + i * 900)]);
 
     private async Task KillTheFillAsync(int[] moments)
     {

@@ -1,5 +1,3 @@
-using ZeroDrift.Core.Setting;
-
 namespace ZeroDrift.Contract.Calls;
 
 /// <summary>The kinds of adjuster in a call.</summary>

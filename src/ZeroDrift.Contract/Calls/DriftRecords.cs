@@ -1,7 +1,4 @@
-using ZeroDrift.Contract.Input;
-using ZeroDrift.Core;
 using ZeroDrift.Core.Drift;
-using ZeroDrift.Core.Judging;
 
 namespace ZeroDrift.Contract.Calls;
 

@@ -1,7 +1,3 @@
-using ZeroDrift.Contract.Input;
-using ZeroDrift.Core;
-using ZeroDrift.Core.Hours;
-
 namespace ZeroDrift.Contract.Calls;
 
 

@@ -2,7 +2,6 @@ using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
-using ZeroDrift.Core.Setting;
 
 namespace ZeroDrift.Contract.Calls;
 

@@ -1,4 +1,3 @@
-using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Turning;

@@ -1,7 +1,7 @@
-using ZeroDrift.Core;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
+using ZeroDrift.Core;
 
 namespace ZeroDrift.Contract.Input;
 

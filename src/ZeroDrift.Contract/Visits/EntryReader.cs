@@ -30,9 +30,18 @@ public static class EntryReader
             "tried" => Tried(f, id, at, by, device),
             "figureRead" => new FigureRead
             {
-                Id = id, At = at, By = by, Device = device,
-                Reading = f.Id("reading"), Point = Point(f), Stage = f.Word<ReadingStage>("stage"), Unproved = f.OptionalFlag("unproved") ?? false,
-                Figure = f.Figure("figure", "the figure as written"), With = f.OptionalWord<FigureSource>("with") ?? FigureSource.Figure, Unit = FigureUnit(f), ClaimedBy = f.OptionalText("claimedBy", 100),
+                Id = id,
+                At = at,
+                By = by,
+                Device = device,
+                Reading = f.Id("reading"),
+                Point = Point(f),
+                Stage = f.Word<ReadingStage>("stage"),
+                Unproved = f.OptionalFlag("unproved") ?? false,
+                Figure = f.Figure("figure", "the figure as written"),
+                With = f.OptionalWord<FigureSource>("with") ?? FigureSource.Figure,
+                Unit = FigureUnit(f),
+                ClaimedBy = f.OptionalText("claimedBy", 100),
             },
             "shimRead" => new ShimRead(Point(f), f.Word<ReadingStage>("stage"), f.Figure("thickness", "the thickness as written"), Unit(f), f.Word<ShimKnownBy>("how")) { Id = id, At = at, By = by, Device = device },
             "startState" => new StartStateSeen(Point(f), f.Word<StartState>("state")) { Id = id, At = at, By = by, Device = device },
@@ -60,7 +69,10 @@ public static class EntryReader
 
     private static Opened Opened(FieldReader f, Guid id, DateTimeOffset at, Guid by, string device) => new()
     {
-        Id = id, At = at, By = by, Device = device,
+        Id = id,
+        At = at,
+        By = by,
+        Device = device,
         EngineId = f.Id("engineId"),
         Job = f.Word<JobKind>("job"),
         Date = f.OptionalDay("date") ?? throw new BadInputException("date", "Give the day the engine is opened."),
@@ -101,9 +113,18 @@ public static class EntryReader
         if (blades.Count == 0) throw new BadInputException("blades", "Name the blade or the stack of blades.");
         return new Tried
         {
-            Id = id, At = at, By = by, Device = device,
-            Reading = f.Id("reading"), Point = Point(f), Stage = stage, Unproved = f.OptionalFlag("unproved") ?? false,
-            Blades = blades, Unit = Unit(f), Feel = f.Word<Feel>("feel"), BladeSet = f.OptionalText("bladeSet", 100),
+            Id = id,
+            At = at,
+            By = by,
+            Device = device,
+            Reading = f.Id("reading"),
+            Point = Point(f),
+            Stage = stage,
+            Unproved = f.OptionalFlag("unproved") ?? false,
+            Blades = blades,
+            Unit = Unit(f),
+            Feel = f.Word<Feel>("feel"),
+            BladeSet = f.OptionalText("bladeSet", 100),
         };
     }
 
@@ -114,7 +135,10 @@ public static class EntryReader
         if (why is null && outcome is PointOutcome.LeftSo or PointOutcome.Awaiting or PointOutcome.NotReached) throw new BadInputException("why", "Say why.");
         return new OutcomeSaid(Point(f), outcome)
         {
-            Id = id, At = at, By = by, Device = device,
+            Id = id,
+            At = at,
+            By = by,
+            Device = device,
             Why = why,
             Amount = outcome == PointOutcome.ByTheBook ? f.Figure("amount", "the amount it was set by") : f.OptionalFigure("amount"),
             Unit = outcome == PointOutcome.ByTheBook ? f.Text("unit", "the unit of the amount: turns, mm or Nm", 20) : f.OptionalText("unit", 20),

@@ -1,8 +1,8 @@
 using System.Globalization;
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
-using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;

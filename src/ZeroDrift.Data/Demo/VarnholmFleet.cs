@@ -9,7 +9,7 @@ internal sealed record DemoEngine(string Name, string TypeCode, MachineKind Mach
     public string MachineName { get; init; } = Name.Split(" · ")[0];
 
     /// <summary>Of the invented maker's plate.</summary>
-    public string SerialNumber => $"{TypeCode.Replace("-", "", StringComparison.Ordinal)}-{Math.Abs(Name.Sum(c => c * 31)) % 9000 + 1000}";
+    public string SerialNumber => $"{TypeCode.Replace("-", "", StringComparison.Ordinal)}-{Name.Aggregate(7, (sum, c) => (sum * 31 + c) % 90_000) + 10_000}";
 
     /// <summary>January first.</summary>
     public double[]? Season { get; init; }

@@ -31,7 +31,8 @@ public static class DemandMapping
         if (Figure(line.Go, "go") is { } go) return Demand.Gap.OfBlades(go, Needed(line.NoGo, "noGo"));
         if (Figure(line.Single, "single") is { } single)
             return Demand.Gap.OfSingleFigure(single, Figure(line.TightSide, "tightSide") ?? fleet.ToleranceTightMm, Figure(line.LooseSide, "looseSide") ?? fleet.ToleranceLooseMm, unit)
-                with { FleetTolerance = string.IsNullOrWhiteSpace(line.TightSide) && string.IsNullOrWhiteSpace(line.LooseSide) };
+                with
+            { FleetTolerance = string.IsNullOrWhiteSpace(line.TightSide) && string.IsNullOrWhiteSpace(line.LooseSide) };
         return Demand.Gap.OfWindow(Needed(line.Min, "min"), Needed(line.Max, "max"), Figure(line.Set, "set"));
 
         double? Figure(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Length.Parse(text, unit, field).Millimetres;

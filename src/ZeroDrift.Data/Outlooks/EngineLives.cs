@@ -3,7 +3,6 @@ using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;

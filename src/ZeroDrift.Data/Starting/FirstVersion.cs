@@ -6,7 +6,6 @@ using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
-using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;

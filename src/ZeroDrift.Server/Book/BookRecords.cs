@@ -1,9 +1,5 @@
-using ZeroDrift.Core.Engines;
-using ZeroDrift.Data.Model;
 using ZeroDrift.Contract.Calls;
-using ZeroDrift.Core.Judging;
-using ZeroDrift.Data.Mapping;
-using ZeroDrift.Core.Turning;
+using ZeroDrift.Core.Engines;
 
 namespace ZeroDrift.Server.Book;
 

@@ -1,4 +1,3 @@
-using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;

@@ -3,7 +3,6 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
-using ZeroDrift.Contract.Input;
 using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Visits;

@@ -1,5 +1,5 @@
-using ZeroDrift.Core.Engines;
 using CsCheck;
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Turning;
 
 namespace ZeroDrift.Core.Tests.Turning;

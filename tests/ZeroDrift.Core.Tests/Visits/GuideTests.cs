@@ -1,5 +1,4 @@
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Core.Tests.Visits;

@@ -35,7 +35,12 @@ const banner = computed(() => {
   if (row.findings[0]) return `${row.findings[0].point} decides: now`
   if (row.decides.rule === 'drift')
     return `${row.driftPoint} decides: ${row.decides.hours && row.decides.hours > 0 ? `in ${hours(row.decides.hours)} h` : 'now'}`
-  if (row.decides.rule === 'nothing') return row.hasFigures ? 'No limit in sight' : 'Not opened on record yet'
+  if (row.decides.rule === 'nothing')
+    return row.hasFigures
+      ? row.noInterval
+        ? 'No interval given: add hours or months'
+        : 'No limit in sight'
+      : 'Not opened on record yet'
   return row.decides.hours !== null && row.decides.hours < 0
     ? `The book decides: overdue ${hours(-row.decides.hours)} h`
     : `The book decides: ${row.decides.hours === null ? day(row.decides.date) : `in ${hours(row.decides.hours)} h`}`

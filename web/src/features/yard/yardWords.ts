@@ -84,6 +84,8 @@ export function decision(
       : { main: `${name}, in ${hours(left ?? 0)} h`, below: when, tone: 'ink' }
   }
   if (rule === 'bookMonths') return { main: 'book, calendar', below: `on ${day(date)}`, tone: 'ink' }
+  if (row.noInterval && row.hasFigures)
+    return { main: 'no interval given', below: 'add hours or months to its type in the book', tone: 'ink' }
   return row.hasFigures
     ? { main: 'nothing decides', below: 'the book gives no interval', tone: 'ink' }
     : { main: 'never opened on record', below: 'start an overhead, or import its logbook', tone: 'ink' }
