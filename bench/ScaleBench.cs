@@ -64,7 +64,7 @@ internal static class ScaleBench
         }
         var taps = await MedianAsync(engines.Count, i => EnterAsync(client, visits[i], person, new JsonObject { ["kind"] = "tried", ["reading"] = Guid.CreateVersion7().ToString(), ["point"] = points[i], ["stage"] = "asFound", ["unproved"] = true, ["blades"] = new JsonArray("0.20"), ["unit"] = "mm", ["feel"] = "free" }));
         var meter = await MedianAsync(engines.Count, i => PostAsync(client, $"/api/engines/{engines[i].Id}/meter-readings", new JsonObject { ["hours"] = engines[i].Shown + 0.5 }));
-        var open = await MedianAsync(Times, _ => client.GetByteArrayAsync("/api/visits?state=open"));
+        var open = await MedianAsync(Times, _ => client.GetByteArrayAsync("/api/visits?open=true"));
         return $"{ready:0.0} | {first * 1000:0} | {page:0.0} | {whole:0.0} | {engine:0.0} | {opened:0.0} | {taps:0.0} | {meter:0.0} | {open:0.0} | {server.MemoryMb:0}";
     }
 
