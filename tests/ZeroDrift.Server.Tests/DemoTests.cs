@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Demo;
+using ZeroDrift.Data.Starting;
 using ZeroDrift.Data.Storage;
 
 namespace ZeroDrift.Server.Tests;
@@ -65,5 +66,21 @@ internal sealed class TemporaryFolder : IDisposable
     {
         Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
         Directory.Delete(Path, true);
+    }
+
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    public async Task A_fleet_with_a_short_history_is_filled_too(int years)
+    {
+        var folder = Directory.CreateTempSubdirectory("zero-drift-short-").FullName;
+        await DataFile.OpenAsync(folder, DateTime.UtcNow, _ => { }, data => DemoData.FillAsync(data, DateOnly.FromDateTime(DateTime.UtcNow), 36, years));
+
+        await using (var data = new ZeroDriftContext(DatabaseFile.Options(Path.Combine(folder, DataFile.Name), pooling: false).Options))
+        {
+            Assert.Equal(36, await data.Engines.CountAsync());
+            Assert.True(await data.Visits.CountAsync() > 20);
+        }
+        Directory.Delete(folder, true);
     }
 }

@@ -35,6 +35,8 @@ internal sealed class EngineHistory
         plan = new StopPlan(core, type.Method);
         start = today.AddYears(-years);
         total = RunHours();
+        // What is told to have happened before the history begins did not happen in it.
+        this.demo = demo with { MeterReplacedDaysAgo = Within(demo.MeterReplacedDaysAgo), RebuiltDaysAgo = Within(demo.RebuiltDaysAgo), LastVisitDaysAgo = Within(demo.LastVisitDaysAgo) };
         Engine = new EngineRow
         {
             Id = DemoIds.For("engine/" + demo.Name),
@@ -89,6 +91,8 @@ internal sealed class EngineHistory
         }
         return hours;
     }
+
+    private int? Within(int? daysAgo) => daysAgo is { } ago && Day(ago) > 0 ? ago : null;
 
     private int Day(int daysAgo) => total.Length - 1 - daysAgo;
 
