@@ -55,19 +55,6 @@ public sealed class DemoTests : IDisposable
         Assert.InRange((double)inside / all, 0.80, 0.99);
     }
 
-    public void Dispose() => server.Dispose();
-}
-
-internal sealed class TemporaryFolder : IDisposable
-{
-    public string Path { get; } = Directory.CreateTempSubdirectory("zero-drift-demo-").FullName;
-
-    public void Dispose()
-    {
-        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
-        Directory.Delete(Path, true);
-    }
-
     [Theory]
     [InlineData(1)]
     [InlineData(2)]
@@ -80,7 +67,24 @@ internal sealed class TemporaryFolder : IDisposable
         {
             Assert.Equal(36, await data.Engines.CountAsync());
             Assert.True(await data.Visits.CountAsync() > 20);
+            // No engine is without its yard row, and no visit is dated before the history begins.
+            Assert.Equal(36, await data.Outlooks.CountAsync());
+            var first = DateOnly.FromDateTime(DateTime.UtcNow).AddYears(-years);
+            Assert.Equal(0, await data.Visits.CountAsync(v => v.Date < first));
         }
         Directory.Delete(folder, true);
+    }
+
+    public void Dispose() => server.Dispose();
+}
+
+internal sealed class TemporaryFolder : IDisposable
+{
+    public string Path { get; } = Directory.CreateTempSubdirectory("zero-drift-demo-").FullName;
+
+    public void Dispose()
+    {
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Directory.Delete(Path, true);
     }
 }
