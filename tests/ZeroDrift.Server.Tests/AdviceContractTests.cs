@@ -87,6 +87,17 @@ public sealed class AdviceContractTests : IClassFixture<ServerWithFile>
     [InlineData("judge", """{"figureMm":0.2,"dial":{"travelMm":0.48,"conversion":0.42},"demand":{"minMm":0.15,"maxMm":0.25}}""")]
     [InlineData("judge", """{"trials":[{"bladesMm":[0.25],"feel":"free"},{"bladesMm":[0.20],"feel":"noGo"}],"demand":{"minMm":0.15,"maxMm":0.25}}""")]
     [InlineData("lobe-away", """{"firingOrder":[1,3,4,2],"crankDeg":0,"left":[{"cylinder":9,"kind":"intake"}]}""")]
+    [InlineData("lobe-away", """{"firingOrder":[1,3,4,2],"crankDeg":0,"leastMarginDeg":-1}""")]
+    [InlineData("lobe-away", """{"firingOrder":[1,3,4,2],"crankDeg":1e300}""")]
+    [InlineData("lobe-away", """{"firingOrder":[1,1],"crankDeg":0}""")]
+    [InlineData("judge", """{"trials":[{"bladesMm":[0.25],"feel":"sticky"}],"demand":{"minMm":0.15,"maxMm":0.25}}""")]
+    [InlineData("judge", """{"trials":[{"bladesMm":[-0.25],"feel":"free"}],"demand":{"minMm":0.15,"maxMm":0.25}}""")]
+    [InlineData("judge", """{"trials":[{"bladesMm":[],"feel":"free"}],"demand":{"minMm":0.15,"maxMm":0.25}}""")]
+    [InlineData("judge", """{"figureMm":0.2,"demand":{"minMm":0.25,"maxMm":0.15}}""")]
+    [InlineData("judge", """{"figureMm":0.2,"demand":{"minMm":0.15,"maxMm":0.25},"school":"none"}""")]
+    [InlineData("advice", """{"adjuster":{"kind":"screw","pitchMm":0},"demand":{"kind":"gap","minMm":0.15,"maxMm":0.25,"setMm":0.20}}""")]
+    [InlineData("turning-plan", """{"firingOrder":[1,3,4,2],"method":"twoStop","crankNowDeg":1e300}""")]
+    [InlineData("turning-plan", """{"firingOrder":[1,3,4,2],"method":"twoStop","crankNowDeg":"zero"}""")]
     public async Task What_cannot_be_is_refused_with_a_sentence(string call, string request)
     {
         var (status, body) = await server.PostAsync($"/api/calc/{call}", request);
