@@ -27,6 +27,12 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<MarkRow> Marks => Set<MarkRow>();
     public DbSet<ChangeRow> Changes => Set<ChangeRow>();
 
+    /// <summary>Types with their points and revisions, to be read only.</summary>
+    public IQueryable<EngineTypeRow> WholeTypes => EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery();
+
+    /// <summary>The fleet's settings; those of a new fleet while none were given.</summary>
+    public async Task<FleetRow> SettingsAsync() => await Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder) =>
         modelBuilder.ApplyConfigurationsFromAssembly(typeof(ZeroDriftContext).Assembly);
 

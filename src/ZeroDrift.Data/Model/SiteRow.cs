@@ -16,6 +16,8 @@ public sealed class SiteRow : INamed
 /// <summary>Something called by a name that no other of its kind may have, spelling aside.</summary>
 public interface INamed
 {
+    Guid Id { get; }
+
     string Name { get; }
 
     string NameKey { get; set; }

@@ -27,14 +27,14 @@ public static class OutlookKeeper
     public static async Task<bool> RefreshAsync(ZeroDriftContext data, Guid engineId, DateOnly today)
     {
         var engine = await data.Engines.AsNoTracking().FirstAsync(e => e.Id == engineId);
-        var type = await TypeAsync(data, engine.EngineTypeId);
+        var type = await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == engine.EngineTypeId);
         if (type is null) return false;
         if (await data.Engines.CountAsync(e => e.EngineTypeId == engine.EngineTypeId && e.ArchivedAt == null) <= FitAtOnceUpTo)
         {
             await KeepAsync(data, (await FitAsync(data, engine.EngineTypeId, today))!);
             return false;
         }
-        var fleet = await FleetAsync(data);
+        var fleet = await data.SettingsAsync();
         var lives = await EngineLives.LoadAsync(data, type, fleet, today, engineId);
         if (lives.Count == 0) return false;
         var groups = (await data.Groups.AsNoTracking().Where(g => g.EngineTypeId == type.Id).ToListAsync()).ToDictionary(g => g.Kind.ToString(), g => new RandomEffects(g.Mean, g.VarianceOfMean, g.TauSquared, g.VarianceOfTauSquared), StringComparer.Ordinal);
@@ -54,8 +54,8 @@ public static class OutlookKeeper
     /// <summary>Fits a whole type; nothing is written. Null where there is no such type.</summary>
     public static async Task<TypeOutlooks?> FitAsync(ZeroDriftContext data, Guid typeId, DateOnly today)
     {
-        if (await TypeAsync(data, typeId) is not { } type) return null;
-        var fleet = await FleetAsync(data);
+        if (await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == typeId) is not { } type) return null;
+        var fleet = await data.SettingsAsync();
         var lives = await EngineLives.LoadAsync(data, type, fleet, today);
         var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, fleet.Risk);
         return new TypeOutlooks(
@@ -96,11 +96,6 @@ public static class OutlookKeeper
         (known.EngineTypeId, known.Model, known.Fingerprint, known.AsOf, known.Content) = (row.EngineTypeId, row.Model, row.Fingerprint, row.AsOf, row.Content);
         known.Version++;
     }
-
-    private static Task<EngineTypeRow?> TypeAsync(ZeroDriftContext data, Guid typeId) =>
-        data.EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().FirstOrDefaultAsync(t => t.Id == typeId);
-
-    private static async Task<FleetRow> FleetAsync(ZeroDriftContext data) => await data.Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow();
 
     private static OutlookRow Row(EngineLife life, EngineTypeRow type, EngineOutlook outlook, DateOnly today)
     {

@@ -15,8 +15,8 @@ public static class ContextBuilder
     {
         var engine = await data.Engines.AsNoTracking().Include(e => e.Machine!.Site).FirstOrDefaultAsync(e => e.Id == engineId);
         if (engine is null) return null;
-        var type = await data.EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().FirstAsync(t => t.Id == engine.EngineTypeId);
-        var fleet = await data.Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow();
+        var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
+        var fleet = await data.SettingsAsync();
         var people = await data.People.AsNoTracking().Where(p => p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync();
         var meter = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == engineId).ToListAsync();
         var outlook = await data.Outlooks.AsNoTracking().FirstOrDefaultAsync(o => o.EngineId == engineId);

@@ -238,22 +238,15 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
             if (await data.RefusedEntries.FindAsync(run.VisitId, taken.Id) is { } known) data.RefusedEntries.Remove(known);
     }
 
-    private static bool IsSame(EntryRow row, JsonElement sent)
-    {
-        var mine = JsonNode.Parse(sent.GetRawText())!.AsObject();
-        mine.Remove("sequence");
-        mine.Remove("receivedAt");
-        var stored = VisitReader.Whole(row);
-        mine["id"] = row.Id.ToString();
-        return JsonNode.DeepEquals(stored, mine);
-    }
+    private static bool IsSame(EntryRow row, JsonElement sent) => JsonNode.DeepEquals(JsonNode.Parse(row.Content), Fields(sent));
 
-    private static string Content(JsonElement json)
+    private static string Content(JsonElement sent) => Fields(sent).ToJsonString(ContractJson.Rules);
+
+    /// <summary>What the device said, without the identifier and what the server gives.</summary>
+    private static JsonObject Fields(JsonElement sent)
     {
-        var fields = JsonNode.Parse(json.GetRawText())!.AsObject();
-        fields.Remove("id");
-        fields.Remove("sequence");
-        fields.Remove("receivedAt");
-        return fields.ToJsonString(ContractJson.Rules);
+        var fields = JsonNode.Parse(sent.GetRawText())!.AsObject();
+        foreach (var name in (ReadOnlySpan<string>)["id", "sequence", "receivedAt"]) fields.Remove(name);
+        return fields;
     }
 }

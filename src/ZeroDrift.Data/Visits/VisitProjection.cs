@@ -33,9 +33,10 @@ public static class VisitProjection
         var points = visit.Points;
         row.PointCount = points.Count;
         row.Measured = points.Count(p => (p.Found ?? p.Left) is not null);
-        row.OutAsFound = points.Count(p => p.Found is not null && p.Verdict is VerdictState.Tight or VerdictState.Loose);
+        var outside = points.Where(p => p.Found is not null && p.Verdict is VerdictState.Tight or VerdictState.Loose).ToList();
+        row.OutAsFound = outside.Count;
         row.SetCount = visit.Work.Count(p => p.Left is not null);
-        var worst = points.Where(p => p.Found is not null && p.Verdict is VerdictState.Tight or VerdictState.Loose).OrderBy(p => p.Verdict).ThenByDescending(Miss).FirstOrDefault();
+        var worst = outside.OrderBy(p => p.Verdict).ThenByDescending(Miss).FirstOrDefault();
         row.Worst = worst?.Point;
         row.WorstMm = worst is null ? null : Mm(worst);
         row.WorstState = worst?.Verdict;

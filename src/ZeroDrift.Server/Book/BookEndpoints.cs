@@ -30,17 +30,17 @@ internal static class BookEndpoints
 
     public static async Task<IReadOnlyList<EngineTypeSummary>> List(ZeroDriftContext data, FleetDay day)
     {
-        var types = await data.EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().OrderBy(t => t.Code).ToListAsync();
+        var types = await data.WholeTypes.OrderBy(t => t.Code).ToListAsync();
         var engines = await data.Engines.Where(e => e.ArchivedAt == null).GroupBy(e => e.EngineTypeId).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count);
         return [.. types.Select(t => new EngineTypeSummary(t.Id, t.Code, t.Name, t.FiringOrder, t.FiringOrder.Split('-').Length, t.Points.Count, t.Adjuster, t.InForce(day.Today)?.Revision, engines.GetValueOrDefault(t.Id)))];
     }
 
     public static async Task<EngineTypeResponse> Get(Guid id, ZeroDriftContext data, FleetDay day) =>
-        BookResponses.Of(await LoadAsync(data, id), await FleetAsync(data), day.Today);
+        BookResponses.Of(await LoadAsync(data, id), await data.SettingsAsync(), day.Today);
 
     public static async Task<TypePreviewResponse> Preview(EngineTypeRequest request, ZeroDriftContext data, FleetDay day)
     {
-        var fleet = await FleetAsync(data);
+        var fleet = await data.SettingsAsync();
         var row = TypeFromRequest.Build(request, fleet, day.Today, preview: true);
         var core = row.ToCore();
         return new TypePreviewResponse(BookResponses.Points(row), TurningPlanResponse.Of(core.Turning(), core.Plan()), BookResponses.Figures(row.Revisions.FirstOrDefault()?.Lines ?? [], fleet));
@@ -50,7 +50,7 @@ internal static class BookEndpoints
     {
         var (response, made) = await gate.RunAsync(async data =>
         {
-            var fleet = await FleetAsync(data);
+            var fleet = await data.SettingsAsync();
             var row = TypeFromRequest.Build(request, fleet, day.Today, preview: false);
             if (await data.EngineTypes.AnyAsync(t => t.Id == row.Id))
             {
@@ -99,7 +99,7 @@ internal static class BookEndpoints
             if (log.Keep()) type.Version++;
             await data.SaveChangesAsync();
             later = await OutlookKeeper.RefreshTypeAsync(data, id, day.Today);
-            return BookResponses.Of(type, await FleetAsync(data), day.Today);
+            return BookResponses.Of(type, await data.SettingsAsync(), day.Today);
         }, cancelled);
         if (later) refits.Want(id);
         return response;
@@ -110,7 +110,7 @@ internal static class BookEndpoints
         var later = false;
         var response = await gate.RunAsync(async data =>
         {
-            var fleet = await FleetAsync(data);
+            var fleet = await data.SettingsAsync();
             var type = await LoadAsync(data, id);
             var revision = TypeFromRequest.Revision(request, type, fleet, day.Today);
             var key = NameKeys.Of(revision.Revision);
@@ -127,9 +127,7 @@ internal static class BookEndpoints
 
     private static bool IsSame(EngineTypeRow a, EngineTypeRow b) => a.NameKey == NameKeys.Of(b.Code) && a.Cycle == b.Cycle && a.FiringOrder == b.FiringOrder && a.Banks == b.Banks && a.Layout == b.Layout && a.Adjuster == b.Adjuster;
 
-    private static async Task<FleetRow> FleetAsync(ZeroDriftContext data) => await data.Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow();
-
     private static async Task<EngineTypeRow> LoadAsync(ZeroDriftContext data, Guid id) =>
-        await data.EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().FirstOrDefaultAsync(t => t.Id == id)
+        await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == id)
         ?? throw new NotFoundException("The book has no such engine type.");
 }

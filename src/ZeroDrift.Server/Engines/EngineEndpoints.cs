@@ -51,8 +51,7 @@ internal static class EngineEndpoints
             if (await data.Engines.AsNoTracking().Include(e => e.Machine!.Site).FirstOrDefaultAsync(e => e.Id == id) is { } stands)
                 return IsSame(stands, request, name) ? (await EngineView.OfAsync(id, data, yard, day), false, null) : throw new ConflictException("differs", "id", $"That identifier is the engine {stands.Name}.");
             if (!await data.EngineTypes.AnyAsync(t => t.Id == typeId)) throw new BadInputException("engineTypeId", "The book has no such engine type; choose one that is there.");
-            var key = NameKeys.Of(name);
-            if (await data.Engines.AnyAsync(e => e.NameKey == key)) throw new ConflictException("nameTaken", "name", $"There is already an engine called {name}; give this one its own name.");
+            await FreeName.RequireAsync<EngineRow>(data, id, name, $"There is already an engine called {name}; give this one its own name.");
             var machine = await MachineAsync(data, request, name);
             var engine = new EngineRow
             {
@@ -114,8 +113,7 @@ internal static class EngineEndpoints
         if (request.Name is not null)
         {
             var name = Given.Name(request.Name, "name", "the engine's name", 80);
-            var key = NameKeys.Of(name);
-            if (await data.Engines.AnyAsync(e => e.NameKey == key && e.Id != engine.Id)) throw new ConflictException("nameTaken", "name", $"There is already an engine called {name}; give this one its own name.");
+            await FreeName.RequireAsync<EngineRow>(data, engine.Id, name, $"There is already an engine called {name}; give this one its own name.");
             engine.Name = log.Changed("name", engine.Name, name);
         }
         if (request.MachineId is { } machine)

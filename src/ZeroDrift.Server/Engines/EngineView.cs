@@ -16,8 +16,8 @@ internal static class EngineView
     public static async Task<EngineResponse> OfAsync(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
     {
         var engine = await data.Engines.AsNoTracking().Include(e => e.Machine).FirstOrDefaultAsync(e => e.Id == id) ?? throw new NotFoundException("There is no such engine.");
-        var type = await data.EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().FirstAsync(t => t.Id == engine.EngineTypeId);
-        var fleet = await data.Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow();
+        var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
+        var fleet = await data.SettingsAsync();
         var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
         var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id));
         var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed).Include(v => v.Readings).ToListAsync();

@@ -1,6 +1,5 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
-using ZeroDrift.Core;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Storage;
@@ -19,7 +18,7 @@ internal static class FleetEndpoints
         api.MapPut("/fleet", Put).WithTags("Fleet").WithName("put-fleet").Refuses(400, 503);
     }
 
-    public static async Task<FleetSettings> Get(ZeroDriftContext data) => Of(await data.Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow());
+    public static async Task<FleetSettings> Get(ZeroDriftContext data) => Of(await data.SettingsAsync());
 
     public static async Task<FleetSettings> Put(FleetSettings settings, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
     {
@@ -32,11 +31,7 @@ internal static class FleetEndpoints
             row.Risk = Given.InRange(settings.Risk, 0.001, 0.5, "risk", "The risk") ?? row.Risk;
             row.ToleranceTightMm = Given.InRange(settings.ToleranceTightMm, 0.005, 1, "toleranceTightMm", "The tolerance on the tight side") ?? row.ToleranceTightMm;
             row.ToleranceLooseMm = Given.InRange(settings.ToleranceLooseMm, 0.005, 1, "toleranceLooseMm", "The tolerance on the loose side") ?? row.ToleranceLooseMm;
-            if (settings.TimeZone is { } zone)
-            {
-                if (!TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _)) throw new BadInputException("timeZone", $"'{Problem.Short(zone, 40)}' is not a time zone; write one like Europe/Oslo or UTC.");
-                row.TimeZone = zone;
-            }
+            if (settings.TimeZone is { } zone) row.TimeZone = FleetDay.Known(zone);
             await data.SaveChangesAsync();
             await day.ReadAsync(data);
             return (Of(row), await data.EngineTypes.Select(t => t.Id).ToListAsync());

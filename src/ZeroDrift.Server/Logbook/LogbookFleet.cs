@@ -19,7 +19,7 @@ internal sealed class LogbookFleet
 
     public async Task LoadAsync(ZeroDriftContext data, IEnumerable<string> names)
     {
-        Fleet = await data.Fleet.AsNoTracking().SingleOrDefaultAsync() ?? new FleetRow();
+        Fleet = await data.SettingsAsync();
         var wanted = names.Select(NameKeys.Of).ToHashSet();
         // One question for all names; a fleet's engines are few beside a file's rows.
         var all = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.Id, e.NameKey }).ToListAsync();
@@ -34,7 +34,7 @@ internal sealed class LogbookFleet
         engines = found.ToDictionary(e => e.NameKey);
         visits = own.ToLookup(v => v.EngineId);
         var typeIds = found.Select(e => e.EngineTypeId).Distinct().ToList();
-        types = await data.EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().Where(t => typeIds.Contains(t.Id)).ToDictionaryAsync(t => t.Id);
+        types = await data.WholeTypes.Where(t => typeIds.Contains(t.Id)).ToDictionaryAsync(t => t.Id);
     }
 
     public EngineRow? EngineOf(string name) => engines.GetValueOrDefault(NameKeys.Of(name));

@@ -1,4 +1,6 @@
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Input;
+using ZeroDrift.Core;
 using ZeroDrift.Data;
 
 namespace ZeroDrift.Server.Outlooks;
@@ -22,6 +24,11 @@ internal sealed class FleetDay(TimeProvider clock)
         fleetZone = await data.Fleet.AsNoTracking().Select(f => f.TimeZone).FirstOrDefaultAsync() ?? "UTC";
         engineZones = await data.Engines.AsNoTracking().Where(e => e.Machine!.Site!.TimeZone != null).ToDictionaryAsync(e => e.Id, e => e.Machine!.Site!.TimeZone!);
     }
+
+    /// <summary>A time zone as it was given, if there is one of that name.</summary>
+    /// <exception cref="BadInputException">There is none.</exception>
+    public static string Known(string zone) =>
+        TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _) ? zone : throw new BadInputException("timeZone", $"'{Problem.Short(zone, 40)}' is not a time zone; write one like Europe/Oslo or UTC.");
 
     private DateOnly In(string zone) =>
         DateOnly.FromDateTime(TimeZoneInfo.TryFindSystemTimeZoneById(zone, out var found) ? TimeZoneInfo.ConvertTime(clock.GetUtcNow(), found).DateTime : Now);

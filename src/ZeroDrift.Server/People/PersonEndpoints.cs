@@ -59,8 +59,7 @@ internal static class PersonEndpoints
         if (request.Name is not null)
         {
             var name = Given.Name(request.Name, "name", "the person's name", 80);
-            var key = NameKeys.Of(name);
-            if (await data.People.AnyAsync(p => p.NameKey == key && p.Id != id)) throw new ConflictException("nameTaken", "name", $"There is already a person called {name}.");
+            await FreeName.RequireAsync<PersonRow>(data, id, name, $"There is already a person called {name}.");
             person.Name = log.Changed("name", person.Name, name);
         }
         if (request.Initials is not null) person.Initials = log.Changed("initials", person.Initials, Given.Text(request.Initials, "initials", "the initials", 6));

@@ -36,15 +36,14 @@ internal static class PlaceEndpoints
         return [.. machines.Select(m => new MachineResponse(m.Id, m.Name, m.Kind, m.Site!.Name, m.Registration, m.ArchivedAt is not null, [.. engines[m.Id].Select(e => new MachineEngine(e.Id, e.Name))]))];
     }
 
-    public static async Task<Results<Created<SiteResponse>, Ok<SiteResponse>>> AddSite(SiteRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
+    public static async Task<Results<Created<SiteResponse>, Ok<SiteResponse>>> AddSite(SiteRequest request, WriteGate gate, CancellationToken cancelled)
     {
         var name = Given.Name(request.Name, "name", "the site's name", 80);
         var (id, zone) = (Given.NewId(request.Id), Zone(request.TimeZone));
         var (row, made) = await gate.RunAsync(async data =>
         {
-            var key = NameKeys.Of(name);
-            if (await data.Sites.FirstOrDefaultAsync(s => s.Id == id) is { } stands) return stands.NameKey == key ? (stands, false) : throw new ConflictException("differs", "id", $"That identifier is the site {stands.Name}.");
-            if (await data.Sites.AnyAsync(s => s.NameKey == key)) throw new ConflictException("nameTaken", "name", $"There is already a site called {name}.");
+            if (await data.Sites.FirstOrDefaultAsync(s => s.Id == id) is { } stands) return stands.NameKey == NameKeys.Of(name) ? (stands, false) : throw new ConflictException("differs", "id", $"That identifier is the site {stands.Name}.");
+            await FreeName.RequireAsync<SiteRow>(data, id, name, $"There is already a site called {name}.");
             var site = new SiteRow { Id = id, Name = name, TimeZone = zone };
             data.Sites.Add(site);
             await data.SaveChangesAsync();
@@ -61,8 +60,7 @@ internal static class PlaceEndpoints
         if (request.Name is not null)
         {
             var name = Given.Name(request.Name, "name", "the site's name", 80);
-            var key = NameKeys.Of(name);
-            if (await data.Sites.AnyAsync(s => s.NameKey == key && s.Id != id)) throw new ConflictException("nameTaken", "name", $"There is already a site called {name}.");
+            await FreeName.RequireAsync<SiteRow>(data, id, name, $"There is already a site called {name}.");
             site.Name = log.Changed("name", site.Name, name);
         }
         if (request.TimeZone is not null) site.TimeZone = log.Changed("timeZone", site.TimeZone, Zone(request.TimeZone));
@@ -85,9 +83,8 @@ internal static class PlaceEndpoints
         var (id, registration) = (Given.NewId(request.Id), Given.OptionalText(request.Registration, "registration", "the registration", 80));
         var (row, made) = await gate.RunAsync(async data =>
         {
-            var key = NameKeys.Of(name);
-            if (await data.Machines.Include(m => m.Site).FirstOrDefaultAsync(m => m.Id == id) is { } stands) return stands.NameKey == key ? (stands, false) : throw new ConflictException("differs", "id", $"That identifier is the machine {stands.Name}.");
-            if (await data.Machines.AnyAsync(m => m.NameKey == key)) throw new ConflictException("nameTaken", "name", $"There is already a machine called {name}.");
+            if (await data.Machines.Include(m => m.Site).FirstOrDefaultAsync(m => m.Id == id) is { } stands) return stands.NameKey == NameKeys.Of(name) ? (stands, false) : throw new ConflictException("differs", "id", $"That identifier is the machine {stands.Name}.");
+            await FreeName.RequireAsync<MachineRow>(data, id, name, $"There is already a machine called {name}.");
             var site = await Data.Places.SiteAsync(data, siteName);
             var machine = new MachineRow { Id = id, Name = name, Kind = kind, SiteId = site.Id, Site = site, Registration = registration };
             data.Machines.Add(machine);
@@ -105,8 +102,7 @@ internal static class PlaceEndpoints
         if (request.Name is not null)
         {
             var name = Given.Name(request.Name, "name", "the machine's name", 80);
-            var key = NameKeys.Of(name);
-            if (await data.Machines.AnyAsync(m => m.NameKey == key && m.Id != id)) throw new ConflictException("nameTaken", "name", $"There is already a machine called {name}.");
+            await FreeName.RequireAsync<MachineRow>(data, id, name, $"There is already a machine called {name}.");
             machine.Name = log.Changed("name", machine.Name, name);
         }
         if (request.Kind is { } kind) machine.Kind = log.Changed("kind", machine.Kind, kind);
@@ -129,9 +125,5 @@ internal static class PlaceEndpoints
         return new MachineResponse(machine.Id, machine.Name, machine.Kind, machine.Site!.Name, machine.Registration, machine.ArchivedAt is not null, engines);
     }, cancelled);
 
-    internal static string? Zone(string? zone)
-    {
-        if (string.IsNullOrWhiteSpace(zone)) return null;
-        return TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _) ? zone : throw new BadInputException("timeZone", $"'{Problem.Short(zone, 40)}' is not a time zone; write one like Europe/Oslo or UTC.");
-    }
+    private static string? Zone(string? zone) => string.IsNullOrWhiteSpace(zone) ? null : FleetDay.Known(zone);
 }
