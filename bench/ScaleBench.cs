@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using ZeroDrift.Tests;
 
 namespace ZeroDrift.Bench;
 
@@ -28,7 +29,7 @@ internal static class ScaleBench
             var filling = Stopwatch.StartNew();
             using (var filler = new BuiltServer(folder, "--demo", "--fleet-size", $"{size}", "--years", $"{years}"))
             {
-                if (!await filler.ReadyAsync(TimeSpan.FromMinutes(20))) throw new InvalidOperationException($"A fleet of {size} could not be filled in {folder}.");
+                if (!await filler.IsReadyAsync(1200)) throw new InvalidOperationException($"A fleet of {size} could not be filled in {folder}.");
             }
             Console.WriteLine($"{size} | {filling.Elapsed.TotalSeconds:0.0} | {new FileInfo(Path.Combine(folder, "zerodrift.db")).Length / 1048576.0:0} | {await MeasureAsync(folder)}");
             Directory.Delete(folder, true);
@@ -40,7 +41,7 @@ internal static class ScaleBench
     {
         var clock = Stopwatch.StartNew();
         using var server = new BuiltServer(folder);
-        if (!await server.ReadyAsync(TimeSpan.FromMinutes(2))) throw new InvalidOperationException($"{folder} is not served.");
+        if (!await server.IsReadyAsync(120)) throw new InvalidOperationException($"{folder} is not served.");
         var ready = clock.Elapsed.TotalSeconds;
         using var client = new HttpClient { BaseAddress = server.Address, Timeout = TimeSpan.FromMinutes(2) };
         var yard = JsonNode.Parse(await client.GetStringAsync("/api/due?take=1000"))!["engines"]!.AsArray();

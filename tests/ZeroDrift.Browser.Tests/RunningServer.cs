@@ -1,94 +1,46 @@
-using System.Diagnostics;
-using System.Net;
-using System.Net.Sockets;
+using ZeroDrift.Tests;
 
 namespace ZeroDrift.Browser.Tests;
 
-/// <summary>The built server as a process of its own, with its own data folder, on a free port.</summary>
+/// <summary>A server with its own data folder that may be stopped and started again at the same address.</summary>
 public sealed class RunningServer : IDisposable
 {
     private readonly string data;
     private readonly bool demo;
-    private Process process;
+    private readonly int port = BuiltServer.FreePort();
+    private BuiltServer server;
 
     public RunningServer(bool demo)
     {
         this.demo = demo;
         data = Directory.CreateTempSubdirectory("zero-drift-").FullName;
-        Port = FreePort();
-        process = Start();
+        server = Start();
     }
 
-    public int Port { get; }
+    public string Url(string path = "/") => $"http://127.0.0.1:{port}{path}";
 
-    public string Url(string path = "/") => $"http://127.0.0.1:{Port}{path}";
-
-    public static string Root { get; } = FindRoot();
+    public static string Root => BuiltServer.Root;
 
     /// <summary>Stops the server the hard way, as a power cut does.</summary>
-    public void Kill()
-    {
-        process.Kill(entireProcessTree: true);
-        process.WaitForExit();
-    }
+    public void Kill() => server.Kill();
 
     /// <summary>Starts it again on the same data.</summary>
-    public void Restart() => process = Start();
+    public void Restart()
+    {
+        server.Dispose();
+        server = Start();
+    }
 
     public void Dispose()
     {
-        if (!process.HasExited) Kill();
+        server.Dispose();
         Directory.Delete(data, true);
     }
 
-    private Process Start()
+    private BuiltServer Start()
     {
-        var server = Directory.GetFiles(Path.Combine(Root, "src/ZeroDrift.Server/bin"), "ZeroDrift.Server.dll", SearchOption.AllDirectories)
-            .Where(f => File.Exists(Path.ChangeExtension(f, ".runtimeconfig.json"))).MaxBy(File.GetLastWriteTimeUtc)
-            ?? throw new InvalidOperationException("The server is not built; run ./test from the project's root.");
-        var start = new ProcessStartInfo("dotnet", [server, "--port", $"{Port}", "--data", data, "--web", Path.Combine(Root, "web/dist"), .. demo ? (string[])["--demo=true"] : []])
-        {
-            RedirectStandardOutput = true,
-            RedirectStandardError = true,
-        };
-        var started = Process.Start(start)!;
-        started.OutputDataReceived += (_, _) => { };
-        started.ErrorDataReceived += (_, _) => { };
-        started.BeginOutputReadLine();
-        started.BeginErrorReadLine();
-        WaitUntilHealthy(started);
+        var started = new BuiltServer(port, data, ["--web", Path.Combine(Root, "web/dist"), .. demo ? (string[])["--demo"] : []]);
+        if (!started.IsReadyAsync().GetAwaiter().GetResult()) throw new InvalidOperationException($"The server was not ready within a minute: {started.Said}");
         return started;
-    }
-
-    private void WaitUntilHealthy(Process started)
-    {
-        using var client = new HttpClient();
-        for (var i = 0; i < 300; i++)
-        {
-            if (started.HasExited) throw new InvalidOperationException($"The server stopped with code {started.ExitCode}.");
-            try
-            {
-                if (client.GetAsync(Url("/health")).Result.StatusCode == HttpStatusCode.OK) return;
-            }
-            catch (AggregateException)
-            {
-                Thread.Sleep(200);
-            }
-        }
-        throw new TimeoutException("The server was not ready within a minute.");
-    }
-
-    private static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
-    }
-
-    private static string FindRoot()
-    {
-        var folder = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(folder, "ZeroDrift.slnx"))) folder = Path.GetDirectoryName(folder) ?? throw new InvalidOperationException("Not inside the project.");
-        return folder;
     }
 }

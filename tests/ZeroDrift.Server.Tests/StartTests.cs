@@ -1,6 +1,7 @@
 using System.Net.Http.Json;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
+using ZeroDrift.Tests;
 
 namespace ZeroDrift.Server.Tests;
 
@@ -14,9 +15,9 @@ public sealed class StartTests : IDisposable
     [Fact]
     public async Task A_second_server_on_one_folder_is_refused_in_a_sentence()
     {
-        using var first = new ServerProcess(folder.Path);
+        using var first = new BuiltServer(folder.Path);
         Assert.True(await first.IsReadyAsync(), first.Said);
-        using var second = new ServerProcess(folder.Path);
+        using var second = new BuiltServer(folder.Path);
 
         Assert.Equal(1, second.Ended());
         Assert.Contains($"Another server already serves the data in {folder.Path}", second.Said, StringComparison.Ordinal);
@@ -27,7 +28,7 @@ public sealed class StartTests : IDisposable
     public async Task An_empty_file_of_no_bytes_is_filled_and_a_file_not_in_wal_mode_is_served()
     {
         await System.IO.File.WriteAllBytesAsync(File, []);
-        using (var first = new ServerProcess(folder.Path)) Assert.True(await first.IsReadyAsync(), first.Said);
+        using (var first = new BuiltServer(folder.Path)) Assert.True(await first.IsReadyAsync(), first.Said);
         SqliteConnection.ClearAllPools();
         await using (var connection = new SqliteConnection($"Data Source={File};Pooling=False"))
         {
@@ -38,7 +39,7 @@ public sealed class StartTests : IDisposable
         }
         System.IO.File.Move(File + ".copy", File, true);
 
-        using var second = new ServerProcess(folder.Path);
+        using var second = new BuiltServer(folder.Path);
         Assert.True(await second.IsReadyAsync(), second.Said);
     }
 
@@ -52,11 +53,11 @@ public sealed class StartTests : IDisposable
         if (kind == "foreign") await ExecuteAsync("CREATE TABLE Songs(Id INTEGER)");
         if (kind == "newer")
         {
-            using (var made = new ServerProcess(folder.Path)) Assert.True(await made.IsReadyAsync(), made.Said);
+            using (var made = new BuiltServer(folder.Path)) Assert.True(await made.IsReadyAsync(), made.Said);
             await ExecuteAsync("INSERT INTO __EFMigrationsHistory VALUES('29990101000000_Later', '99')");
         }
 
-        using var server = new ServerProcess(folder.Path);
+        using var server = new BuiltServer(folder.Path);
 
         Assert.Equal(1, server.Ended());
         Assert.Contains(sentence, server.Said, StringComparison.Ordinal);
@@ -67,12 +68,12 @@ public sealed class StartTests : IDisposable
     [Fact]
     public async Task A_damaged_file_gets_a_sentence_and_the_way_back()
     {
-        using (var made = new ServerProcess(folder.Path)) Assert.True(await made.IsReadyAsync(), made.Said);
+        using (var made = new BuiltServer(folder.Path)) Assert.True(await made.IsReadyAsync(), made.Said);
         var bytes = await System.IO.File.ReadAllBytesAsync(File);
         bytes.AsSpan(100, Math.Min(bytes.Length - 100, 60_000)).Fill(0x5A);
         await System.IO.File.WriteAllBytesAsync(File, bytes);
 
-        using var server = new ServerProcess(folder.Path);
+        using var server = new BuiltServer(folder.Path);
 
         Assert.Equal(1, server.Ended());
         Assert.Contains("damaged", server.Said, StringComparison.Ordinal);
@@ -98,12 +99,12 @@ public sealed class StartTests : IDisposable
         for (var i = 0; i < moments.Length; i++)
         {
             var own = Path.Combine(folder.Path, $"fill-{i}");
-            using (var killed = new ServerProcess(own, "--demo"))
+            using (var killed = new BuiltServer(own, "--demo"))
             {
                 await Task.Delay(moments[i]);
                 killed.Kill();
             }
-            using var next = new ServerProcess(own, "--demo");
+            using var next = new BuiltServer(own, "--demo");
             Assert.True(await next.IsReadyAsync(), next.Said);
             using var client = next.Client;
             Assert.Equal(18, (await client.GetFromJsonAsync<JsonElement>("/api/due")).GetProperty("engines").GetArrayLength());
@@ -117,12 +118,12 @@ public sealed class StartTests : IDisposable
             var own = Path.Combine(folder.Path, $"upgrade-{i}");
             Directory.CreateDirectory(own);
             UpgradeTests.Unpack(Path.Combine(own, "zerodrift.db"));
-            using (var killed = new ServerProcess(own))
+            using (var killed = new BuiltServer(own))
             {
                 await Task.Delay(moments[i]);
                 killed.Kill();
             }
-            using var next = new ServerProcess(own);
+            using var next = new BuiltServer(own);
             Assert.True(await next.IsReadyAsync(90), next.Said);
             using var client = next.Client;
             Assert.Equal(19, (await client.GetFromJsonAsync<JsonElement>("/api/due")).GetProperty("engines").GetArrayLength());
@@ -135,7 +136,7 @@ public sealed class StartTests : IDisposable
         var people = new List<string>();
         for (var i = 0; i < 3; i++)
         {
-            using var server = new ServerProcess(folder.Path);
+            using var server = new BuiltServer(folder.Path);
             Assert.True(await server.IsReadyAsync(), server.Said);
             using var client = server.Client;
             for (var k = 0; k < 6; k++)
@@ -146,7 +147,7 @@ public sealed class StartTests : IDisposable
             }
             server.Kill();
         }
-        using var last = new ServerProcess(folder.Path);
+        using var last = new BuiltServer(folder.Path);
         Assert.True(await last.IsReadyAsync(), last.Said);
         using var asking = last.Client;
         var known = (await asking.GetFromJsonAsync<JsonElement>("/api/people")).EnumerateArray().Select(p => p.GetProperty("name").GetString()!);
