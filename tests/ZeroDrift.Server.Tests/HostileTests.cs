@@ -76,6 +76,19 @@ public sealed class HostileTests : IDisposable
         Assert.EndsWith(":malformed", problem.GetProperty("type").GetString(), StringComparison.Ordinal);
     }
 
+    [Theory]
+    [InlineData("/api/visits?open=maybe", "open", "open is true or false; 'maybe' was given.")]
+    [InlineData("/api/visits?take=few", "take", "take is a whole number; 'few' was given.")]
+    [InlineData("/api/visits?engineId=seven", "engineId", "engineId is an identifier (a UUID); 'seven' was given.")]
+    [InlineData("/api/due?skip=1.5", "skip", "skip is a whole number; '1.5' was given.")]
+    public async Task A_question_in_the_address_that_cannot_be_read_is_named(string path, string field, string sentence)
+    {
+        var (status, body) = await server.SendAsync(HttpMethod.Get, path, "");
+
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.Equal(sentence, body.GetProperty("errors").GetProperty(field)[0].GetString());
+    }
+
     [Fact]
     public async Task A_locked_file_is_not_saved_yet_and_goes_in_when_it_is_free()
     {
