@@ -91,6 +91,13 @@ public sealed class OverheadByHandTests : IDisposable
         other.Open(new Uri(screen.Driver.Url).PathAndQuery);
         other.See("1 intake");
 
+        // News from the server comes every two seconds; what is being typed stays as it is, with its unit.
+        screen.Fill("or type a figure", "16");
+        screen.Driver.FindElement(By.CssSelector("form.typed select")).SendKeys("thou");
+        Thread.Sleep(5000);
+        Assert.Equal("16", screen.Field("or type a figure").GetDomProperty("value"));
+        Assert.Equal("thou", screen.Driver.FindElement(By.CssSelector("form.typed select")).GetDomProperty("value"));
+
         Try("0.20", "Slight drag");
         screen.See("On the figure: 0.20.");
         server.Kill();

@@ -123,14 +123,9 @@ export function useVisit(id: () => string, person: () => string) {
         try {
           outcomes = (await exchange(id(), batch)).outcomes
         } catch (caught) {
-          // No server, or a storage fault: it stays written down here and is tried again.
+          // Whatever keeps the whole batch from being taken, it stays written down here and is tried again: nobody's figure is thrown away.
           offline.value = !(caught instanceof Refusal) || caught.status >= 500
-          if (caught instanceof Refusal && caught.status < 500) {
-            trouble.value = { refusal: caught, entry: batch[0]! }
-            for (const entry of batch) done(id(), entry.id)
-            queue.value = waiting(id())
-            return
-          }
+          if (caught instanceof Refusal && caught.status < 500) trouble.value = { refusal: caught, entry: batch[0]! }
           setTimeout(() => void send(), retryAfter)
           return
         }
