@@ -1,6 +1,8 @@
 using System.Diagnostics;
 using System.Globalization;
 using ZeroDrift.Core.Drift;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Bench;
 
@@ -18,7 +20,7 @@ internal static class DriftBench
         for (var i = 0; i < Engines * PointsPerEngine; i++)
         {
             var rate = (-12 + 3 * Gaussian(random)) * 1e-6;
-            points.Add([.. Enumerable.Range(0, Visits).Select(v => new DriftReading(v / 3, v * 1000, 0.40 + rate * (v % 3) * 1000 + 0.008 * Gaussian(random), 0.008))]);
+            points.Add([.. Enumerable.Range(0, Visits).Select(v => new DriftReading(v / 3, EngineHours.Of(v * 1000), Clearance.OfMm(0.40 + rate * (v % 3) * 1000 + 0.008 * Gaussian(random)), 0.008))]);
         }
         if (file is not null)
         {

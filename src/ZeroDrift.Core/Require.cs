@@ -5,11 +5,8 @@ namespace ZeroDrift.Core;
 /// <summary>Range checks that every calculation shares, so that the same mistake gets the same sentence everywhere.</summary>
 internal static class Require
 {
-    /// <summary>The largest clearance or blade stack taken seriously, mm; anything above is a wrong unit.</summary>
-    public const double LargestClearanceMm = 25;
-
-    /// <summary>The most engine hours a meter may carry: more than a century of running.</summary>
-    public const double MostHours = 1_000_000;
+    /// <summary>The thickest blade or shim taken seriously, mm; anything above is a wrong unit.</summary>
+    public const double ThickestMm = Lengths.Clearance.LargestMm;
 
     public static double InRange(double value, double min, double max, string field, string what, string unit = "")
     {
@@ -25,13 +22,8 @@ internal static class Require
         throw new BadInputException(field, $"{what} must be more than {Text(limit)} and at most {Text(max)}{suffix}; {Text(value)} was given.");
     }
 
-    public static double Clearance(double value, string field, string what = "The clearance") =>
-        InRange(value, 0, LargestClearanceMm, field, what, "mm");
-
-    public static double Hours(double value, string field) => InRange(value, 0, MostHours, field, "Engine hours", "h");
-
     public static double Uncertainty(double value, string field) =>
-        Above(value, 0, LargestClearanceMm, field, "The standard uncertainty", "mm");
+        Above(value, 0, ThickestMm, field, "The standard uncertainty", "mm");
 
     public static IReadOnlyList<T> Filled<T>(IReadOnlyList<T>? list, int most, string field, string what)
     {

@@ -26,7 +26,7 @@ public static class AdviceCall
             AdjusterWord.Screw => new Adjuster.Screw(ScrewPlace.Valve, Pitch(), PerTravel(), a.ClockwiseCloses ?? true),
             AdjusterWord.Eccentric => new Adjuster.Eccentric(),
             AdjusterWord.Shim => new Adjuster.Shim(a.Access ?? ShimAccess.OnTop, Sizes(a.SizesMm), Given.Above(a.ShimPerClearance ?? 1, 0, 10, "adjuster.shimPerClearance", "The shim travel per clearance")),
-            AdjusterWord.Hydraulic => new Adjuster.Hydraulic(a.TravelTurns is { } t ? Given.Above(t, 0, 100, "adjuster.travelTurns", "The plunger travel", "turns") : null, a.SelfLocking ?? false),
+            AdjusterWord.Hydraulic => new Adjuster.Hydraulic(a.TravelTurns is { } t ? Turns.Of(Given.Above(t, 0, 100, "adjuster.travelTurns", "The plunger travel", "turns")) : null, a.SelfLocking ?? false),
             AdjusterWord.InjectorScrew => new Adjuster.InjectorScrew(a.PitchMm),
             AdjusterWord.BrakeScrew => new Adjuster.BrakeScrew(Pitch(), PerTravel(), a.ClockwiseCloses ?? true),
             _ => throw new BadInputException("adjuster.kind", "Say what sets the point: screw, eccentric, shim, hydraulic, injectorScrew or brakeScrew."),
@@ -45,7 +45,7 @@ public static class AdviceCall
     {
         DemandWord.Gap => JudgeCall.Gap(new DemandRequest(d.MinMm, d.MaxMm, d.SetMm, d.FigureMm, d.TightSideMm, d.LooseSideMm, d.GoMm, d.NoGoMm), unit),
         DemandWord.Zero => new Demand.Zero(),
-        DemandWord.Preload => Core.Judging.Demand.Preload.Of(d.Turns, d.Fraction),
+        DemandWord.Preload => Core.Judging.Demand.Preload.Of(Turns.Of(d.Turns, "demand.turns", "The preload"), d.Fraction),
         DemandWord.Height => new Demand.Height(Given.Above(Given.Number(d.Mm, "demand.mm", "the book's height in mm"), 0, 500, "demand.mm", "The height", "mm")),
         DemandWord.Torque => new Demand.Torque(Given.Above(Given.Number(d.Nm, "demand.nm", "the book's torque in Nm"), 0, 1000, "demand.nm", "The torque", "Nm")),
         _ => throw new BadInputException("demand.kind", "Say what the book asks: gap, zero, preload, height or torque."),
@@ -54,9 +54,7 @@ public static class AdviceCall
     private static Reading? Reading(AdviceReadingRequest? r)
     {
         if (r is null or { EstimateMm: null, LowerMm: null, UpperMm: null }) return null;
-        foreach (var (name, value) in (ReadOnlySpan<(string, double?)>)[("estimateMm", r.EstimateMm), ("lowerMm", r.LowerMm), ("upperMm", r.UpperMm)])
-            if (value is { } mm && !(mm >= 0 && mm <= 25)) throw new BadInputException("reading." + name, FormattableString.Invariant($"A clearance must be from 0 to 25 mm; {mm} was given."));
-        if (r.LowerMm > r.UpperMm) throw new BadInputException("reading.lowerMm", "The lower bound is above the upper bound.");
-        return new Reading(r.LowerMm, r.UpperMm, r.EstimateMm, null);
+        var known = MeasuringCalls.Known(r.LowerMm, r.UpperMm, r.EstimateMm, "reading.");
+        return r.LowerMm > r.UpperMm ? throw new BadInputException("reading.lowerMm", "The lower bound is above the upper bound.") : known;
     }
 }

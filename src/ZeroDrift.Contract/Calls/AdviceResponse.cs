@@ -5,7 +5,7 @@ namespace ZeroDrift.Contract.Calls;
 
 public sealed record TurnResponse(double Turns, double Degrees, ScrewDirection? Direction, int Sixteenths)
 {
-    public static TurnResponse? Of(ScrewTurn? turn) => turn is null ? null : new(turn.Turns, turn.Degrees, turn.Direction, turn.Sixteenths);
+    public static TurnResponse? Of(ScrewTurn? turn) => turn is null ? null : new(turn.Turns, turn.Turns.Degrees, turn.Direction, turn.Sixteenths);
 }
 
 public sealed record ShimRangeResponse(double ExactMm, double MayFrom, double MayTo, double? SurelyFrom, double? SurelyTo, double? ChoiceMm, IReadOnlyList<double> AlternativesMm)

@@ -1,7 +1,9 @@
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Drift;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Contract.Calls;
 
@@ -53,7 +55,7 @@ public static class DriftCalls
     {
         if (setMm is not { } set) return null;
         if (!point.Window.Holds(set)) throw new BadInputException($"points[{index}].setMm", "The figure to set must lie in the window.");
-        var aim = AimOff.Best(point, set, AimOff.LeastUncertaintyMm, risk, horizon);
+        var aim = AimOff.Best(point, Clearance.OfMm(set, $"points[{index}].setMm"), AimOff.LeastUncertaintyMm, risk, horizon);
         return new AimOffResponse(aim.AimMm, aim.HoursAtAim, aim.HoursAtBook, aim.Gain(horizon));
     }
 
@@ -63,8 +65,8 @@ public static class DriftCalls
         {
             return OwnRate.Fit([.. readings.Select((r, i) => new DriftReading(
                 r.Run ?? throw new BadInputException($"readings[{i}].run", "Number the run: it counts up at each setting of the point."),
-                Given.Number(r.Hours, $"readings[{i}].hours", "the engine hours"),
-                Given.Number(r.ClearanceMm, $"readings[{i}].clearanceMm", "the clearance in mm"),
+                EngineHours.Of(Given.Number(r.Hours, $"readings[{i}].hours", "the engine hours"), $"readings[{i}].hours"),
+                Given.Clearance(r.ClearanceMm, $"readings[{i}].clearanceMm", "The clearance"),
                 Given.Number(r.StandardUncertaintyMm, $"readings[{i}].standardUncertaintyMm", "the standard uncertainty in mm")))]);
         }
         catch (BadInputException bad)
@@ -81,7 +83,7 @@ public static class DriftCalls
             Given.Number(p.StandardErrorMmPer1000h, field + ".standardErrorMmPer1000h", "the rate's standard error in mm per 1000 h") / 1000);
         return new PointForecast(
             Given.Text(p.Id, field + ".id", "a name for the point"),
-            Given.Number(p.ClearanceMm, field + ".clearanceMm", "the last clearance in mm"),
+            Given.Clearance(p.ClearanceMm, field + ".clearanceMm", "The clearance"),
             Given.Number(p.StandardUncertaintyMm, field + ".standardUncertaintyMm", "its standard uncertainty in mm"),
             rate,
             (p.CovarianceMm2Per1000h ?? 0) / 1000,

@@ -11,8 +11,8 @@ public static class HoursCalls
         var readings = Given.List(request.Readings, "readings", "the meter readings, each with its date", 2000)
             .Select((r, i) => new MeterReading(
                 r.Date ?? throw new BadInputException($"readings[{i}].date", "Give the day the meter was read."),
-                Given.Number(r.Hours, $"readings[{i}].hours", "what the meter showed"),
-                r.NewMeterShows))
+                EngineHours.Of(Given.Number(r.Hours, $"readings[{i}].hours", "what the meter showed"), $"readings[{i}].hours"),
+                EngineHours.Of(r.NewMeterShows, $"readings[{i}].newMeterShows")))
             .ToList();
         for (var i = 0; i < readings.Count; i++) Check(readings, i);
         var history = MeterHistory.Of(readings);

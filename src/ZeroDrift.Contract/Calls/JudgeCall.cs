@@ -16,14 +16,14 @@ public static class JudgeCall
         if ((trials.Count > 0 ? 1 : 0) + (request.FigureMm is null ? 0 : 1) + (request.Dial is null ? 0 : 1) > 1)
             throw new BadInputException(trials.Count > 0 ? "trials" : "dial", "Give blades, a figure or a dial reading; one of the three.");
         var reading = trials.Count > 0 ? Reading.FromBlades(trials, feel)
-            : request.FigureMm is { } figure ? Reading.Direct(figure, feel)
+            : request.FigureMm is { } figure ? Reading.Direct(Clearance.OfMm(figure, "figureMm"), feel)
             : request.Dial is { } dial ? Dial(dial)
             : null;
         var gap = request.Demand is null ? null : Gap(request.Demand, request.Unit);
         var expected = request.Expected is null ? ((double, double)?)null : (
             Given.Number(request.Expected.ClearanceMm, "expected.clearanceMm", "the clearance expected in mm"),
             request.Expected.StandardUncertaintyMm ?? 0.02);
-        var known = reading ?? new Reading(null, null, null, null);
+        var known = reading ?? Reading.Nothing;
         var next = NextTry.Of(request.TrayMm ?? [], trials, known, gap, request.Aim, expected, request.School);
         var judged = reading is null ? Judgement.Open(true) : gap is null ? Judgement.Open(next is not null) : Judgement.Of(reading, trials, gap, request.School, next is not null);
         return new JudgeResponse(
@@ -39,13 +39,14 @@ public static class JudgeCall
         var spoken = unit is null ? LengthUnit.Millimetre : Length.ParseUnit(unit);
         try
         {
-            if (demand.FigureMm is { } figure) return Demand.Gap.OfSingleFigure(figure, demand.TightSideMm, demand.LooseSideMm, spoken);
+            if (demand.FigureMm is { } figure) return Demand.Gap.OfSingleFigure(Clearance.OfMm(figure, "figureMm", "The book's figure"), demand.TightSideMm, demand.LooseSideMm, spoken);
             if (demand.GoMm is not null || demand.NoGoMm is not null)
-                return Demand.Gap.OfBlades(Given.Number(demand.GoMm, "goMm", "the blade that goes, in mm"), Given.Number(demand.NoGoMm, "noGoMm", "the blade that does not go, in mm"));
+                return Demand.Gap.OfBlades(Given.Clearance(demand.GoMm, "goMm", "The blade that goes"), Given.Clearance(demand.NoGoMm, "noGoMm", "The blade that does not go"));
             return Demand.Gap.OfWindow(
-                Given.Number(demand.MinMm, "minMm", "the window's lower limit in mm, or a figureMm, or a goMm and noGoMm"),
-                Given.Number(demand.MaxMm, "maxMm", "the window's upper limit in mm"),
-                demand.SetMm);
+                Window.Of(
+                    Given.Number(demand.MinMm, "minMm", "the window's lower limit in mm, or a figureMm, or a goMm and noGoMm"),
+                    Given.Number(demand.MaxMm, "maxMm", "the window's upper limit in mm")),
+                Clearance.OfMm(demand.SetMm, "setMm", "The figure to set"));
         }
         catch (BadInputException bad)
         {

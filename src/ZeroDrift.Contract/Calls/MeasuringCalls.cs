@@ -1,6 +1,7 @@
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Contract.Calls;
@@ -22,14 +23,14 @@ public static class MeasuringCalls
     public static VerdictResponse Verdict(VerdictRequest request)
     {
         var verdict = Core.Judging.Verdict.Judge(
-            new Reading(request.LowerMm, request.UpperMm, request.EstimateMm, request.StandardUncertaintyMm),
+            Known(request.LowerMm, request.UpperMm, request.EstimateMm) with { StandardUncertaintyMm = request.StandardUncertaintyMm },
             WindowOf(request.MinMm, request.MaxMm));
         return new VerdictResponse(verdict.State, verdict.PTight, verdict.PLoose, verdict.DecidingBladeMm);
     }
 
     public static NextBladeResponse NextBlade(NextBladeRequest request) => new(Core.Judging.NextBlade.Suggest(
         request.TrayMm ?? [],
-        new Reading(request.LowerMm, request.UpperMm, null, null),
+        Known(request.LowerMm, request.UpperMm, null),
         WindowOf(request.MinMm, request.MaxMm),
         request.ExpectedMm is { } mm ? (mm, request.ExpectedSdMm ?? 0.02) : null));
 
@@ -39,6 +40,13 @@ public static class MeasuringCalls
         request.StandardUncertaintyMm ?? Core.Measuring.Reading.DefaultDialUncertaintyMm));
 
     public static ReadingResponse Of(Reading reading) => new(reading.LowerMm, reading.UpperMm, reading.EstimateMm, reading.StandardUncertaintyMm);
+
+    /// <summary>What is known of a gap: its bounds and its figure, each a clearance.</summary>
+    public static Reading Known(double? lowerMm, double? upperMm, double? estimateMm, string inside = "") => new(
+        Clearance.OfMm(lowerMm, inside + "lowerMm", "The lower bound"),
+        Clearance.OfMm(upperMm, inside + "upperMm", "The upper bound"),
+        Clearance.OfMm(estimateMm, inside + "estimateMm", "The measured clearance"),
+        null);
 
     public static Window WindowOf(double? min, double? max) => Window.Of(
         Given.Number(min, "minMm", "the window's lower limit in mm"),

@@ -1,5 +1,7 @@
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Setting;
 
 namespace ZeroDrift.Contract.Calls;
@@ -10,12 +12,12 @@ public static class SettingCalls
     public static ScrewResponse Screw(ScrewRequest request)
     {
         var turn = ScrewTurn.Between(
-            Given.Number(request.MeasuredMm, "measuredMm", "the measured clearance in mm"),
-            Given.Number(request.TargetMm, "targetMm", "the clearance to set in mm"),
+            Given.Clearance(request.MeasuredMm, "measuredMm", "The measured clearance"),
+            Given.Clearance(request.TargetMm, "targetMm", "The target clearance"),
             Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm"),
             request.ClearancePerTravel ?? 1,
             request.ClockwiseCloses ?? true);
-        return new ScrewResponse(turn.Turns, turn.Degrees, turn.Direction, turn.Sixteenths, turn.DegreesFirst);
+        return new ScrewResponse(turn.Turns, turn.Turns.Degrees, turn.Direction, turn.Sixteenths, turn.DegreesFirst);
     }
 
     public static TurnsResponse MidLift(MidLiftRequest request) => new(ScrewTurn.ToMidLift(
@@ -28,33 +30,35 @@ public static class SettingCalls
         var byTurns = pairs.All(p => p.BeforeMm is null);
         var creep = byTurns
             ? LocknutCreep.FromTurns(
-                [.. pairs.Select((p, i) => (At(p.FoundMm, i, "foundMm"), At(p.OpeningTurns, i, "openingTurns"), At(p.AfterMm, i, "afterMm")))],
+                [.. pairs.Select((p, i) => (Gap(p.FoundMm, i, "foundMm"), At(p.OpeningTurns, i, "openingTurns"), Gap(p.AfterMm, i, "afterMm")))],
                 Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm"),
                 request.ClearancePerTravel ?? 1)
-            : LocknutCreep.FromPairs([.. pairs.Select((p, i) => (At(p.BeforeMm, i, "beforeMm"), At(p.AfterMm, i, "afterMm")))]);
+            : LocknutCreep.FromPairs([.. pairs.Select((p, i) => (Gap(p.BeforeMm, i, "beforeMm"), Gap(p.AfterMm, i, "afterMm")))]);
         if (creep is null)
             return new CreepResponse(null, pairs.Count, null, $"Not enough history: {pairs.Count} of {LocknutCreep.FewestPairs} pairs. Set to the figure and measure after locking.");
-        var aim = request.TargetMm is { } target ? creep.AimBeforeLock(target) : (double?)null;
+        double? aim = request.TargetMm is { } target ? creep.AimBeforeLock(Clearance.OfMm(target, "targetMm", "The target clearance")) : null;
         return new CreepResponse(creep.CreepMm, creep.Pairs, aim, aim is null
             ? FormattableString.Invariant($"Your locknut changes the gap by {creep.CreepMm:+0.000;-0.000;0.000} mm.")
             : FormattableString.Invariant($"Leave {aim:0.000} mm before locking to land on {request.TargetMm:0.000}."));
     }
 
     public static ShimChoice Shim(ShimRequest request) => ShimChoice.From(
-        Given.Number(request.MeasuredMm, "measuredMm", "the measured clearance in mm"),
-        Given.Number(request.TargetMm, "targetMm", "the clearance to set in mm"),
+        Given.Clearance(request.MeasuredMm, "measuredMm", "The measured clearance"),
+        Given.Clearance(request.TargetMm, "targetMm", "The target clearance"),
         MeasuringCalls.WindowOf(request.MinMm, request.MaxMm),
         Given.Number(request.CurrentShimMm, "currentShimMm", "the thickness of the shim fitted now, in mm by micrometer"),
         request.SizesMm,
         request.ShimPerClearance ?? 1);
 
     public static TurnsResponse Preload(PreloadRequest request) => new(request.TravelTurns is { } turns
-        ? LifterPreload.FromTurns(turns, request.Fraction ?? 0.5)
+        ? LifterPreload.FromTurns(Turns.Of(turns, "travelTurns", "The plunger travel"), request.Fraction ?? 0.5)
         : LifterPreload.FromTravel(
             Given.Number(request.TravelMm, "travelTurns", "the plunger travel in turns, or travelMm with pitchMm"),
             Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm"),
             request.ClearancePerTravel ?? 1,
             request.Fraction ?? 0.5));
+
+    private static Clearance Gap(double? value, int index, string name) => Clearance.OfMm(At(value, index, name), $"pairs[{index}].{name}");
 
     private static double At(double? value, int index, string name) =>
         value ?? throw new BadInputException($"pairs[{index}].{name}", $"Pair {index + 1} lacks {name}.");

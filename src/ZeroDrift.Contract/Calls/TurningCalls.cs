@@ -19,17 +19,18 @@ public static class TurningCalls
             ? throw new BadInputException($"observations[{i}]", "Name the cylinder, the kind and what is seen.")
             : new ValveObservation(new PointRequest(o.Cylinder, o.Kind).ToRef($"observations[{i}]"), o.State ?? throw new BadInputException($"observations[{i}].state", "Say how the valve is: loose, open or moving."))).ToList();
         var position = CrankPosition.From(request.ToEngine(), seen, request.OnTdcMark ?? false);
-        return new PositionResponse(position.Candidates, position.Contradiction);
+        return new PositionResponse([.. position.Candidates.Select(c => new PositionCandidateResponse(c.FromDeg, c.ToDeg, c.CompressionCylinder, c.RockingCylinder))], position.Contradiction);
     }
 
     public static LobeAwayResponse LobeAway(LobeAwayRequest request)
     {
         var kinds = request.Kinds ?? (request.Cycle == EngineCycle.TwoStroke ? [LashKind.Exhaust] : [LashKind.Intake, LashKind.Exhaust]);
         var engine = request.ToEngine();
-        var arcs = MeasuringArc.For(engine, kinds, request.CrankDeg)
+        CrankAngle? stands = request.CrankDeg is { } deg ? engine.At(deg) : null;
+        var arcs = MeasuringArc.For(engine, kinds, stands)
             .Select(a => new MeasuringArcResponse(a.Point.Cylinder, a.Point.Kind, a.FromDeg, a.ToDeg, a.MarginDeg, a.MarginDeg is null ? null : a.MarginDeg > 0)).ToList();
         if (request.LeastMarginDeg is { } least && !(least >= 0)) throw new BadInputException("leastMarginDeg", "The least margin must be 0 or more.");
-        if (request.CrankDeg is not { } crank) return new LobeAwayResponse(arcs, [], null);
+        if (stands is not { } crank) return new LobeAwayResponse(arcs, [], null);
         var left = request.Left is null
             ? [.. from cylinder in engine.Order.Cylinders.Order() from kind in kinds.Distinct().Order() select new LashRef(cylinder, kind)]
             : request.Left.Select((p, i) => p?.ToRef($"left[{i}]") ?? throw new BadInputException($"left[{i}]", "Name the point's cylinder and kind.")).ToList();

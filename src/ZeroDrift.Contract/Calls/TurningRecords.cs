@@ -56,11 +56,11 @@ public sealed record TurningPlanRequest : EngineRequest
     public double? CrankNowDeg { get; init; }
     public IReadOnlyList<BookStopRequest?>? BookStops { get; init; }
 
-    internal TurningRequest ToPlanRequest() => new(Method, Kinds, StartCylinder, BookStops?.Select(Stop).ToList(), CrankNowDeg);
+    internal TurningRequest ToPlanRequest() => new(Method, Kinds, StartCylinder, BookStops?.Select(Stop).ToList(), CrankNowDeg is { } now ? CrankAngle.Of(now, Cycle, "crankNowDeg") : null);
 
-    private static BookStop Stop(BookStopRequest? stop, int index) => stop is null
+    private BookStop Stop(BookStopRequest? stop, int index) => stop is null
         ? throw new BadInputException($"bookStops[{index}]", "Give the stop's crank angle and its points.")
-        : new BookStop(stop.CrankDeg, [.. (stop.Set ?? []).Select((p, k) => p?.ToRef($"bookStops[{index}].set[{k}]") ?? throw new BadInputException($"bookStops[{index}].set[{k}]", "Name the point's cylinder and kind."))]);
+        : new BookStop(CrankAngle.Of(stop.CrankDeg, Cycle, $"bookStops[{index}].crankDeg", "A crank angle"), [.. (stop.Set ?? []).Select((p, k) => p?.ToRef($"bookStops[{index}].set[{k}]") ?? throw new BadInputException($"bookStops[{index}].set[{k}]", "Name the point's cylinder and kind."))]);
 }
 
 public sealed record PlacedPointResponse(int Cylinder, LashKind Kind, double? MarginDeg, double? RoomBackDeg, double? RoomForwardDeg);
@@ -80,7 +80,7 @@ public sealed record TurningPlanResponse(IReadOnlyList<StopResponse> Stops, IRea
             from kind in Enum.GetValues<LashKind>()
             where engine.Places(kind)
             from arc in engine.Guarded(kind)!.Arcs
-            let start = CrankAngle.Normalise(arc.From + engine.Order.FiresAt(cylinder), engine.Cycle)
+            let start = engine.Order.FiresAt(cylinder).After(arc.From)
             select new OpenArcResponse(cylinder, kind, start, start + arc.Length)],
         engine.Cycle);
 
@@ -96,7 +96,9 @@ public sealed record PositionRequest : EngineRequest
     public bool? OnTdcMark { get; init; }
 }
 
-public sealed record PositionResponse(IReadOnlyList<PositionCandidate> Candidates, string? Contradiction);
+public sealed record PositionCandidateResponse(double FromDeg, double ToDeg, int? CompressionCylinder, int? RockingCylinder);
+
+public sealed record PositionResponse(IReadOnlyList<PositionCandidateResponse> Candidates, string? Contradiction);
 
 public sealed record LobeAwayRequest : EngineRequest
 {

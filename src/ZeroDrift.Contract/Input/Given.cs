@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using ZeroDrift.Core;
+using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Contract.Input;
 
@@ -9,6 +10,10 @@ public static class Given
 {
     public static double Number(double? value, string field, string what) =>
         value ?? throw new BadInputException(field, $"Give {what}.");
+
+    /// <summary>A clearance in millimetres. <paramref name="what"/> begins a sentence: The measured clearance.</summary>
+    public static Clearance Clearance(double? value, string field, string what) =>
+        Core.Lengths.Clearance.OfMm(Number(value, field, char.ToLowerInvariant(what[0]) + what[1..] + " in mm"), field, what);
 
     /// <summary>A figure that may be left out, but not lie outside its range.</summary>
     public static double? InRange(double? value, double min, double max, string field, string what) => value is null || (value >= min && value <= max)

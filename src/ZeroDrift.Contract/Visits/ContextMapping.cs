@@ -1,7 +1,7 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Contract.Visits;
@@ -15,11 +15,11 @@ public static class ContextMapping
         Type = TypeOf(record),
         Demands = [.. record.Demands.Select(d => new ContextDemands(d.Revision, d.Source, d.Condition, d.Points.ToDictionary(p => p.Point, Demand, StringComparer.Ordinal)))],
         People = record.People.Select(p => p.Id).ToHashSet(),
-        Steps = [.. record.Steps.Select(s => new VisitStep(s.Step, s.List, s.Text) { Point = s.Point, CrankDeg = s.CrankDeg, Counts = s.Counts, Pair = s.Pair })],
+        Steps = [.. record.Steps.Select(s => new VisitStep(s.Step, s.List, s.Text) { Point = s.Point, CrankDeg = s.CrankDeg is { } deg ? CrankAngle.Of(deg, record.Type.Cycle) : null, Counts = s.Counts, Pair = s.Pair })],
         Expected = record.Expected.Where(e => e is { ClearanceMm: not null, StandardUncertaintyMm: not null }).ToDictionary(e => e.Point, e => new ExpectedFigure(e.ClearanceMm!.Value, e.StandardUncertaintyMm!.Value), StringComparer.Ordinal),
         ColdMaxC = record.Type.ColdMaxC,
         DialConversion = record.Type.DialConversion,
-        Meter = record.Meter is { } m ? new ContextMeter(m.Date, m.ShownHours, m.OffsetHours) : null,
+        Meter = record.Meter is { } m ? new ContextMeter(m.Date, EngineHours.Of(m.ShownHours, "meter.shownHours"), m.OffsetHours) : null,
         AwaitingVisit = record.Awaiting?.VisitId,
         Awaiting = [.. (record.Awaiting?.Points ?? []).Select(p => new AwaitingPoint(p.Point, p.Found.ToCore()))],
     };
@@ -34,7 +34,7 @@ public static class ContextMapping
             RampGuardDeg = t.RampGuardDeg,
             Points = [.. record.Points.Select(p => new LashPoint(p.Label, p.Cylinder, p.Kind, p.Place, AdviceCall.Adjuster(p.Adjuster), p.Bank, p.Along, p.Bridge ? new Bridge(false) : null))],
             Method = t.Method,
-            BookStops = [.. t.BookStops.Select((s, i) => new BookStop(s.CrankDeg, [.. (s.Set ?? []).Select((p, k) => p.ToRef($"bookStops[{i}].set[{k}]"))]))],
+            BookStops = [.. t.BookStops.Select((s, i) => new BookStop(CrankAngle.Of(s.CrankDeg, t.Cycle, $"bookStops[{i}].crankDeg", "A crank angle"), [.. (s.Set ?? []).Select((p, k) => p.ToRef($"bookStops[{i}].set[{k}]"))]))],
         };
     }
 
@@ -44,5 +44,5 @@ public static class ContextMapping
         return demand is Demand.Gap gap ? gap with { FleetTolerance = point.FleetTolerance } : demand;
     }
 
-    public static FigureView ToCore(this FigureRecord f) => new(f.Reading, new Reading(f.LowerMm, f.UpperMm, f.EstimateMm, f.StandardUncertaintyMm), f.By, f.At);
+    public static FigureView ToCore(this FigureRecord f) => new(f.Reading, MeasuringCalls.Known(f.LowerMm, f.UpperMm, f.EstimateMm) with { StandardUncertaintyMm = f.StandardUncertaintyMm }, f.By, f.At);
 }

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
@@ -76,7 +77,7 @@ public static class EntryReader
         EngineId = f.Id("engineId"),
         Job = f.Word<JobKind>("job"),
         Date = f.OptionalDay("date") ?? throw new BadInputException("date", "Give the day the engine is opened."),
-        ShownHours = f.OptionalNumber("shownHours", 0, 1_000_000),
+        ShownHours = EngineHours.Of(f.OptionalNumber("shownHours", 0, EngineHours.Most)),
         ContextId = f.OptionalText("contextId", 100),
         Method = f.OptionalWord<TurningMethod>("method"),
         Order = f.OptionalWord<PointOrder>("order"),
@@ -177,7 +178,7 @@ public static class EntryReader
         return new CorrectedFields
         {
             Date = r.OptionalDay("date"),
-            ShownHours = r.OptionalNumber("shownHours", 0, 1_000_000),
+            ShownHours = EngineHours.Of(r.OptionalNumber("shownHours", 0, EngineHours.Most)),
             Condition = r.OptionalWord<SpecCondition>("condition"),
             EngineTemperatureC = r.OptionalNumber("engineTemperatureC", -60, 200),
             Blades = r.Has("blades") ? r.Texts("blades", 10) : null,

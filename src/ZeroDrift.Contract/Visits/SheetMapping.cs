@@ -23,7 +23,7 @@ public static class SheetMapping
             Setting = visit.Setting,
             CycleDeg = order.Cycle.Degrees(),
             FiringOrder = order.Cylinders,
-            FiringAnglesDeg = [.. order.Cylinders.Select(order.FiresAt)],
+            FiringAnglesDeg = [.. order.Cylinders.Select(c => order.FiresAt(c).Degrees)],
             Condition = visit.Condition?.Condition ?? visit.Demands?.Condition ?? SpecCondition.Cold,
             ConditionKnown = visit.Condition is not null,
             EngineTemperatureC = visit.Condition?.EngineTemperatureC,
@@ -54,7 +54,7 @@ public static class SheetMapping
         var proved = visit.Work.Where(p => stop.Points.Contains(p.Point.Label)).All(visit.IsProved);
         if (stop.Turning is not { } turning)
             return new SheetStopRecord(index, null, 0, 0, null, null, "No stop of the plan reaches these: bar until each one's lobe points away from its valve, then measure.", null, null, proved, own.TrueForAll(p => p.Done), stop.Points);
-        return new SheetStopRecord(index, turning.CrankDeg, turning.TurnFromPreviousDeg, CrankAngle.ToolTurns(turning.TurnFromPreviousDeg, context.Type.ToolTurnsPerCrankTurn), turning.CompressionCylinder, turning.RockingCylinder, turning.Sign,
+        return new SheetStopRecord(index, turning.CrankDeg, turning.TurnFromPreviousDeg, Core.Turning.BarringTool.For(turning.TurnFromPreviousDeg, context.Type.ToolTurnsPerCrankTurn), turning.CompressionCylinder, turning.RockingCylinder, turning.Sign,
             turning.Set.Min(p => p.RoomBackDeg), turning.Set.Min(p => p.RoomForwardDeg), proved, own.TrueForAll(p => p.Done), stop.Points);
     }
 
@@ -189,7 +189,7 @@ public static class SheetMapping
         }
         catch (BadInputException bad)
         {
-            return (new Reading(null, null, null, null), bad.Message);
+            return (Core.Measuring.Reading.Nothing, bad.Message);
         }
     }
 

@@ -63,7 +63,7 @@ public sealed record VisitRecord
         Points = [.. visit.Points.Select(p => new VisitPointRecord(p.Point, FigureRecord.Of(p.Found), FigureRecord.Of(p.Left), [.. p.Repeats.Select(r => FigureRecord.Of(r)!)], p.Verdict, p.Outcome))],
         Next = visit.Next is { } next ? new NextRecord { Do = next.Do, Point = next.Point, CrankDeg = next.CrankDeg, Step = next.Step } : null,
         Refusals = [.. visit.Refusals.Select(r => new RefusalRecord(r.Code, r.Points, r.Steps, r.Sentence()))],
-        Proved = visit.Proved,
+        Proved = [.. visit.Proved.Select(p => p.Degrees)],
         ProvedPoints = [.. visit.ProvedPoints.Order(StringComparer.Ordinal)],
         CrankDeg = visit.CrankDeg,
         Ticked = visit.Ticked,

@@ -1,3 +1,6 @@
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Lengths;
+
 namespace ZeroDrift.Core.Drift;
 
 /// <summary>
@@ -6,7 +9,7 @@ namespace ZeroDrift.Core.Drift;
 /// <param name="AimMm">The figure to leave it at, mm.</param>
 /// <param name="HoursAtAim">Hours to risk from there; null where not within the horizon.</param>
 /// <param name="HoursAtBook">Hours to risk from the book's figure.</param>
-public sealed record AimOff(double AimMm, double? HoursAtAim, double? HoursAtBook)
+public sealed record AimOff(Clearance AimMm, EngineHours? HoursAtAim, EngineHours? HoursAtBook)
 {
     /// <summary>Nobody lands on a figure more surely than this before it is measured, mm: blades, feel and the locknut together (common practice, no source).</summary>
     public const double LeastUncertaintyMm = 0.0125;
@@ -23,7 +26,7 @@ public sealed record AimOff(double AimMm, double? HoursAtAim, double? HoursAtBoo
     /// <param name="settingUncertaintyMm">How surely a figure is landed on; never taken as less than 0.0125 mm.</param>
     /// <param name="risk">This point's share: the engine's risk over its points, so that all of them left so keep the engine's. Above 0, below 1.</param>
     /// <param name="horizonHours">How far to look.</param>
-    public static AimOff Best(PointForecast point, double bookMm, double settingUncertaintyMm, double risk, double horizonHours = HoursToRisk.DefaultHorizonHours)
+    public static AimOff Best(PointForecast point, Clearance bookMm, double settingUncertaintyMm, double risk, double horizonHours = HoursToRisk.DefaultHorizonHours)
     {
         var u = Math.Max(settingUncertaintyMm, LeastUncertaintyMm);
         var atBook = Hours(bookMm);
@@ -31,7 +34,7 @@ public sealed record AimOff(double AimMm, double? HoursAtAim, double? HoursAtBoo
         var steps = (int)Math.Floor((point.Window.MaxMm - point.Window.MinMm) / 0.01 + 1e-9);
         for (var i = 0; i <= steps; i++)
         {
-            var aim = Math.Round(Math.Ceiling(point.Window.MinMm * 100 - 1e-9) / 100 + i * 0.01, 2);
+            var aim = Clearance.Near(Math.Round(Math.Ceiling(point.Window.MinMm * 100 - 1e-9) / 100 + i * 0.01, 2));
             if (!point.Window.Holds(aim)) continue;
             var here = new AimOff(aim, Hours(aim), atBook);
             if (here.HoursAtAim <= 0) continue;
@@ -40,6 +43,6 @@ public sealed record AimOff(double AimMm, double? HoursAtAim, double? HoursAtBoo
         }
         return best;
 
-        double? Hours(double leftAt) => HoursToRisk.Alone(point.LeftAt(leftAt, u), risk, horizonHours).Hours;
+        EngineHours? Hours(Clearance leftAt) => HoursToRisk.Alone(point.LeftAt(leftAt, u), risk, horizonHours).Hours;
     }
 }

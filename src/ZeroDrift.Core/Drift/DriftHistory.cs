@@ -1,10 +1,13 @@
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Lengths;
+
 namespace ZeroDrift.Core.Drift;
 
 /// <summary>What happened to one lash point at one visit, in the order of the engine's life.</summary>
 /// <param name="Hours">Total engine hours.</param>
 /// <param name="Found">Estimate and u before anything was touched; null where not measured or one-sided.</param>
 /// <param name="Left">Estimate and u after setting; null where the point was left untouched.</param>
-public sealed record PointVisit(double Hours, (double Mm, double U)? Found, (double Mm, double U)? Left)
+public sealed record PointVisit(EngineHours Hours, (Clearance Mm, double U)? Found, (Clearance Mm, double U)? Left)
 {
     /// <summary>The adjuster was touched, whether or not the as-left is known: a new run begins.</summary>
     public bool Adjusted { get; init; }
@@ -63,7 +66,7 @@ public sealed record DriftHistory(IReadOnlyList<DriftReading> Readings, DriftRea
         }
         return new DriftHistory(LongEnough(readings), last, fresh);
 
-        void Keep(PointVisit visit, (double Mm, double U) figure, int inRun, bool isFresh)
+        void Keep(PointVisit visit, (Clearance Mm, double U) figure, int inRun, bool isFresh)
         {
             var u = Math.Sqrt(figure.U * figure.U + SharedFeelMm * SharedFeelMm);
             var reading = new DriftReading(visit.OtherCondition ? -1 - inRun : inRun, visit.Hours, figure.Mm, u);

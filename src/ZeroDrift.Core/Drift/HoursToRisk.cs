@@ -1,17 +1,19 @@
+using ZeroDrift.Core.Hours;
+
 namespace ZeroDrift.Core.Drift;
 
 /// <summary>When one point's own risk is reached.</summary>
 /// <param name="Id">The point.</param>
 /// <param name="Hours">Engine hours from now; 0 if it is there already; null where not within the horizon.</param>
 /// <param name="Side">The limit it is reached at; null with <paramref name="Hours"/>.</param>
-public sealed record PointRisk(string Id, double? Hours, LimitSide? Side);
+public sealed record PointRisk(string Id, EngineHours? Hours, LimitSide? Side);
 
 /// <summary>When an engine's risk of standing with some valve outside its window is reached.</summary>
 /// <param name="Hours">Engine hours from now; null where not within the horizon.</param>
 /// <param name="DecidedBy">The point most likely to be out then.</param>
 /// <param name="Side">At which limit.</param>
 /// <param name="Points">Each point by its own probability.</param>
-public sealed record HoursToRisk(double? Hours, string? DecidedBy, LimitSide? Side, IReadOnlyList<PointRisk> Points)
+public sealed record HoursToRisk(EngineHours? Hours, string? DecidedBy, LimitSide? Side, IReadOnlyList<PointRisk> Points)
 {
     /// <summary>How far ahead is looked unless said otherwise, engine hours.</summary>
     public const double DefaultHorizonHours = 50_000;
@@ -33,7 +35,7 @@ public sealed record HoursToRisk(double? Hours, string? DecidedBy, LimitSide? Si
     {
         Require.Filled(points, 500, "points", "the points to look ahead for");
         if (!(risk > 0 && risk < 1)) throw new BadInputException("risk", $"The risk must be between 0 and 1, such as 0.05; {Require.Text(risk)} was given.");
-        Require.Above(horizonHours, 0, Require.MostHours, "horizonHours", "The horizon", "h");
+        Require.Above(horizonHours, 0, EngineHours.Most, "horizonHours", "The horizon", "h");
         var names = new HashSet<string>();
         for (var i = 0; i < points!.Count; i++)
         {
@@ -44,12 +46,12 @@ public sealed record HoursToRisk(double? Hours, string? DecidedBy, LimitSide? Si
         var hours = FirstCrossing(h => SomeOut(points, h), risk, horizonHours);
         if (hours is not { } at) return new HoursToRisk(null, null, null, each);
         var decides = points.MaxBy(point => point.Out(at))!;
-        return new HoursToRisk(at, decides.Id, decides.Side(at), each);
+        return new HoursToRisk(EngineHours.Near(at), decides.Id, decides.Side(at), each);
     }
 
     /// <summary>One point by its own probability.</summary>
     public static PointRisk Alone(PointForecast point, double risk = DefaultRisk, double horizonHours = DefaultHorizonHours) =>
-        FirstCrossing(point.Out, risk, horizonHours) is { } hours ? new PointRisk(point.Id, hours, point.Side(hours)) : new PointRisk(point.Id, null, null);
+        FirstCrossing(point.Out, risk, horizonHours) is { } hours ? new PointRisk(point.Id, EngineHours.Near(hours), point.Side(hours)) : new PointRisk(point.Id, null, null);
 
     /// <summary>Probability that at least one point stands outside its window after <paramref name="hours"/> more.</summary>
     public static double SomeOut(IReadOnlyList<PointForecast> points, double hours)

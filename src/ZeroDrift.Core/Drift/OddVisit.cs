@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Lengths;
+
 namespace ZeroDrift.Core.Drift;
 
 /// <summary>What was expected of one point at a visit beside what was found.</summary>
@@ -10,7 +12,7 @@ namespace ZeroDrift.Core.Drift;
 /// <param name="Shrinkage">B of its rate.</param>
 /// <param name="HoursAhead">D, hours since the figure the forecast starts from.</param>
 /// <param name="VarianceOfGroupMean">var(μ) of its pool, per hour squared.</param>
-public sealed record VisitResidual(string Id, string Group, double PredictedMm, double PredictedVariance, double FoundMm, double FoundU, double Shrinkage, double HoursAhead, double VarianceOfGroupMean)
+public sealed record VisitResidual(string Id, string Group, double PredictedMm, double PredictedVariance, Clearance FoundMm, double FoundU, double Shrinkage, double HoursAhead, double VarianceOfGroupMean)
 {
     /// <summary>Found minus expected, mm.</summary>
     public double ResidualMm => FoundMm - PredictedMm;

@@ -14,15 +14,10 @@ public sealed record OwnRate(Rate Rate, double BirgeRatio, int DegreesOfFreedom)
     public double BareStandardErrorMmPerHour => Rate.StandardErrorMmPerHour / BirgeRatio;
 
     /// <summary>The rate, or null where no run has readings at two different hours. The order of the readings does not matter.</summary>
-    /// <exception cref="BadInputException">A reading outside its range.</exception>
+    /// <exception cref="BadInputException">An uncertainty outside its range.</exception>
     public static OwnRate? Fit(IReadOnlyList<DriftReading> readings)
     {
-        for (var i = 0; i < readings.Count; i++)
-        {
-            Require.Hours(readings[i].Hours, $"readings[{i}].hours");
-            Require.Clearance(readings[i].ClearanceMm, $"readings[{i}].clearanceMm");
-            Require.Uncertainty(readings[i].StandardUncertaintyMm, $"readings[{i}].standardUncertaintyMm");
-        }
+        for (var i = 0; i < readings.Count; i++) Require.Uncertainty(readings[i].StandardUncertaintyMm, $"readings[{i}].standardUncertaintyMm");
         var runs = readings.GroupBy(r => r.Run).Where(run => run.Count() > 1).Select(Centre).ToList();
         var sxx = runs.Sum(run => run.Sxx);
         if (runs.All(run => run.HoursApart == 0)) return null;

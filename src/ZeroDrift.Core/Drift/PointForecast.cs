@@ -1,5 +1,6 @@
 using MathNet.Numerics.Distributions;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Core.Drift;
 
@@ -18,12 +19,12 @@ public enum LimitSide
 /// u² + var(r)·D² + 2·D·cov.
 /// </summary>
 /// <param name="Id">The caller's name for the point.</param>
-/// <param name="ClearanceMm">Last accepted figure, mm.</param>
+/// <param name="ClearanceMm">Last accepted figure.</param>
 /// <param name="StandardUncertaintyMm">Its u, above 0.</param>
 /// <param name="Rate">Rate and standard error.</param>
 /// <param name="CovarianceMm2PerHour">Between last figure and rate: see <see cref="DriftHistory"/>; 0 after a fresh setting.</param>
 /// <param name="Window">The limits.</param>
-public sealed record PointForecast(string Id, double ClearanceMm, double StandardUncertaintyMm, Rate Rate, double CovarianceMm2PerHour, Window Window)
+public sealed record PointForecast(string Id, Clearance ClearanceMm, double StandardUncertaintyMm, Rate Rate, double CovarianceMm2PerHour, Window Window)
 {
     /// <summary>Engine hours run since the last figure; every question counts from now.</summary>
     public double AgeHours { get; init; }
@@ -57,12 +58,11 @@ public sealed record PointForecast(string Id, double ClearanceMm, double Standar
     public LimitSide Side(double hours) => Tight(hours) >= Loose(hours) ? LimitSide.Tight : LimitSide.Loose;
 
     /// <summary>The same point left at another figure, freshly set.</summary>
-    public PointForecast LeftAt(double clearanceMm, double uncertaintyMm) =>
+    public PointForecast LeftAt(Clearance clearanceMm, double uncertaintyMm) =>
         this with { ClearanceMm = clearanceMm, StandardUncertaintyMm = uncertaintyMm, CovarianceMm2PerHour = 0, AgeHours = 0 };
 
     internal void Check(string field)
     {
-        Require.Clearance(ClearanceMm, field + ".clearanceMm");
         Require.Uncertainty(StandardUncertaintyMm, field + ".standardUncertaintyMm");
         Require.InRange(Rate.MmPer1000h, -1000, 1000, field + ".mmPer1000h", "The rate", "mm per 1000 h");
         Require.InRange(Rate.StandardErrorMmPer1000h, 0, 1000, field + ".standardErrorMmPer1000h", "The rate's standard error", "mm per 1000 h");

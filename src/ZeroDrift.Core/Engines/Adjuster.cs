@@ -74,7 +74,7 @@ public abstract record Adjuster
     /// <summary>Hydraulic lifter under an adjustable rocker: zero lash, then preload.</summary>
     /// <param name="TravelTurns">Plunger travel in turns of the adjuster, above 0 to 100; null where only the book's own amount is known.</param>
     /// <param name="SelfLocking">No locknut: its own drag holds it.</param>
-    public sealed record Hydraulic(double? TravelTurns, bool SelfLocking) : Adjuster
+    public sealed record Hydraulic(Turns? TravelTurns, bool SelfLocking) : Adjuster
     {
         /// <inheritdoc/>
         public override T Match<T>(Func<Screw, T> screw, Func<Eccentric, T> eccentric, Func<Shim, T> shim, Func<Hydraulic, T> hydraulic, Func<InjectorScrew, T> injectorScrew, Func<BrakeScrew, T> brakeScrew) => hydraulic(this);

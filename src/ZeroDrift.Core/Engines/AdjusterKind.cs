@@ -45,7 +45,7 @@ public enum AdjusterKind
 /// <param name="ShimPerClearance">Shim travel per clearance.</param>
 /// <param name="TravelTurns">A lifter's plunger travel in turns.</param>
 /// <param name="SelfLocking">A lifter's adjuster without a locknut.</param>
-public sealed record AdjusterFigures(double? PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true, IReadOnlyList<double>? ShimSizesMm = null, double ShimPerClearance = 1, double? TravelTurns = null, bool SelfLocking = false);
+public sealed record AdjusterFigures(double? PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true, IReadOnlyList<double>? ShimSizesMm = null, double ShimPerClearance = 1, Turns? TravelTurns = null, bool SelfLocking = false);
 
 /// <summary>From a book's word to an adjuster.</summary>
 public static class AdjusterKinds

@@ -1,35 +1,50 @@
+using System.Globalization;
+
 namespace ZeroDrift.Core.Engines;
 
-/// <summary>Arithmetic on a circle of one cycle. Crank degrees run forwards, in the running direction; zero is TDC compression of the first cylinder in the firing order.</summary>
-public static class CrankAngle
+/// <summary>
+/// A position of the crank: degrees forwards, in the running direction, from TDC compression of the first cylinder in the firing order; 0 to
+/// below the cycle. Not a turn of the crank, which is a number of degrees between two positions, nor an angle seen from another cylinder.
+/// </summary>
+public readonly record struct CrankAngle : IFormattable
 {
-    /// <summary>Two crank angles closer than this are the same position, degrees.</summary>
-    public const double SamePlaceDeg = 1e-6;
+    /// <summary>The furthest a position may be given from zero before it is brought into the cycle, degrees; more is a wrong figure.</summary>
+    public const double FurthestDeg = 7200;
 
-    /// <summary>The angle brought into 0 to below <paramref name="cycle"/>.</summary>
-    public static double Normalise(double degrees, double cycle)
+    private CrankAngle(double degrees, EngineCycle cycle)
     {
-        var rest = degrees % cycle;
-        if (rest < 0) rest += cycle;
-        return rest >= cycle ? 0 : rest;
+        Degrees = degrees;
+        Cycle = cycle;
     }
 
-    /// <summary>Degrees to bar forwards, never backwards, from one angle to another: 0 to below the cycle.</summary>
-    public static double Forward(double from, double to, double cycle)
-    {
-        var turn = Normalise(to - from, cycle);
-        return cycle - turn < SamePlaceDeg ? 0 : turn;
-    }
+    /// <summary>0 to below the cycle.</summary>
+    public double Degrees { get; }
 
-    /// <summary>Whether two angles are one position, within <see cref="SamePlaceDeg"/>.</summary>
-    public static bool Same(double a, double b, double cycle)
-    {
-        var apart = Normalise(a - b, cycle);
-        return apart < SamePlaceDeg || cycle - apart < SamePlaceDeg;
-    }
+    /// <summary>The cycle it lies in: 720° of a four-stroke, 360° of a two-stroke.</summary>
+    public EngineCycle Cycle { get; }
 
-    /// <summary>Turns of a barring tool for a turn of the crank. <paramref name="toolTurnsPerCrankTurn"/>: 0.01 to 1000; 1 where the crank is barred directly.</summary>
-    /// <exception cref="BadInputException">A ratio outside its range.</exception>
-    public static double ToolTurns(double crankDegrees, double toolTurnsPerCrankTurn) =>
-        crankDegrees / 360 * Require.InRange(toolTurnsPerCrankTurn, 0.01, 1000, "toolTurnsPerCrankTurn", "The barring ratio");
+    /// <summary>A position given in degrees of −7200 to 7200, brought into the cycle.</summary>
+    /// <exception cref="BadInputException">Field <paramref name="field"/>: no number, or outside the range.</exception>
+    public static CrankAngle Of(double degrees, EngineCycle cycle, string field = "crankDeg", string what = "The crank angle") =>
+        At(Require.InRange(degrees, -FurthestDeg, FurthestDeg, field, what, "degrees"), cycle);
+
+    internal static CrankAngle At(double degrees, EngineCycle cycle) => new(Circle.Normalise(degrees, cycle.Degrees()), cycle);
+
+    /// <summary>Where a turn from here leads; forwards where positive.</summary>
+    public CrankAngle After(double turnDeg) => At(Degrees + turnDeg, Cycle);
+
+    /// <summary>Degrees to bar forwards, never backwards, to another position: 0 to below the cycle.</summary>
+    public double ForwardTo(CrankAngle there) => Circle.Forward(Degrees, there.Degrees, Cycle.Degrees());
+
+    /// <summary>Whether both are one position, within a millionth of a degree.</summary>
+    public bool IsAt(CrankAngle other) => Circle.Same(Degrees, other.Degrees, Cycle.Degrees());
+
+    /// <summary>The degrees, for arithmetic and for writing it down.</summary>
+    public static implicit operator double(CrankAngle angle) => angle.Degrees;
+
+    /// <summary>As it is said: 120°.</summary>
+    public override string ToString() => Degrees.ToString("0.#", CultureInfo.InvariantCulture) + "°";
+
+    /// <summary>The bare number in a format of its own; without one, as it is said.</summary>
+    public string ToString(string? format, IFormatProvider? formatProvider) => format is null ? ToString() : Degrees.ToString(format, formatProvider);
 }

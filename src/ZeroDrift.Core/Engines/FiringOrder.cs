@@ -30,8 +30,8 @@ public sealed class FiringOrder
     /// <summary>Number of cylinders, 1 to 24.</summary>
     public int Count => Cylinders.Count;
 
-    /// <summary>Crank degrees at which the cylinder is at TDC compression, 0 to below the cycle.</summary>
-    public double FiresAt(int cylinder) => firingAngle[cylinder];
+    /// <summary>Where the cylinder is at TDC compression.</summary>
+    public CrankAngle FiresAt(int cylinder) => CrankAngle.At(firingAngle[cylinder], Cycle);
 
     /// <summary>Whether a cylinder of this number exists.</summary>
     public bool Has(int cylinder) => cylinder >= 1 && cylinder <= Count;

@@ -35,7 +35,7 @@ public sealed record DueAnswer(DueRule Rule, double? Hours, DateOnly? Date);
 /// <param name="LastHours">Total hours at the last overhead or build.</param>
 /// <param name="LastDate">Its day.</param>
 /// <param name="LastWasBuild">It was a build or rebuild, so the first check counts.</param>
-public sealed record BookClock(double? BookHours, int? BookMonths, double? FirstCheckHours, double LastHours, DateOnly LastDate, bool LastWasBuild);
+public sealed record BookClock(EngineHours? BookHours, int? BookMonths, EngineHours? FirstCheckHours, EngineHours LastHours, DateOnly LastDate, bool LastWasBuild);
 
 /// <summary>
 /// When the next overhead is due: the earliest of book hours, book months, drift and a finding that says now. Drift may bring the day
@@ -53,7 +53,7 @@ public sealed record Due(DueAnswer Decides, IReadOnlyList<DueAnswer> Others, dou
     /// <param name="usage">For turning hours into dates.</param>
     /// <param name="driftHours">Hours to risk from now; null where nothing drifts out within the horizon.</param>
     /// <param name="findingSaysNow">A point is tight or otherwise urgent now.</param>
-    public static Due Of(BookClock? book, double hoursNow, DateOnly today, Usage usage, double? driftHours, bool findingSaysNow)
+    public static Due Of(BookClock? book, EngineHours hoursNow, DateOnly today, Usage usage, EngineHours? driftHours, bool findingSaysNow)
     {
         var answers = new List<DueAnswer>();
         if (findingSaysNow) answers.Add(new DueAnswer(DueRule.Finding, 0, today));

@@ -5,7 +5,7 @@ namespace ZeroDrift.Core.Hours;
 /// </summary>
 public sealed class MeterHistory
 {
-    private readonly List<EngineHours> totals = [];
+    private readonly List<HoursOnDay> totals = [];
     private readonly List<(DateOnly Date, double OldShows, double Offset)> changes = [];
     private double offset;
     private double lastShown;
@@ -15,10 +15,10 @@ public sealed class MeterHistory
     }
 
     /// <summary>Total hours at each reading, by date.</summary>
-    public IReadOnlyList<EngineHours> Totals => totals;
+    public IReadOnlyList<HoursOnDay> Totals => totals;
 
     /// <summary>The latest total; null where the meter was never read.</summary>
-    public EngineHours? Latest => totals.Count > 0 ? totals[^1] : null;
+    public HoursOnDay? Latest => totals.Count > 0 ? totals[^1] : null;
 
     /// <summary>Hours to add to what the present meter shows.</summary>
     public double Offset => offset;
@@ -35,12 +35,10 @@ public sealed class MeterHistory
     /// Checks a new reading against this history. <paramref name="field"/> names it in the complaint.
     /// </summary>
     /// <exception cref="BadInputException">
-    /// Out of range, before the last reading's day, lower than the last without being a meter change, or faster than 24 h a day.
+    /// Before the last reading's day, lower than the last without being a meter change, or faster than 24 h a day.
     /// </exception>
     public void Check(MeterReading next, string field = "hours")
     {
-        Require.Hours(next.ShownHours, field);
-        if (next.NewMeterShows is { } start) Require.Hours(start, "newMeterShows");
         if (Latest is not { } last) return;
         if (next.Date < last.Date)
             throw new BadInputException("date", $"The meter was already read on {last.Date:yyyy-MM-dd}; a reading of {next.Date:yyyy-MM-dd} comes before it. Use that day or later.");
@@ -53,27 +51,21 @@ public sealed class MeterHistory
             throw new BadInputException(field, $"{Require.Text(run)} h in {days} days is more than 24 h a day since {Require.Text(lastShown)} h on {last.Date:yyyy-MM-dd}. Check the figure and the date, or say that the meter was replaced.");
     }
 
-    /// <summary>Total hours for a figure the present meter shows.</summary>
-    public double TotalFor(double shownHours) => shownHours + offset;
-
-    /// <summary>What the meter in place on that day shows for a total; the inverse of <see cref="TotalFor"/> for the present one.</summary>
-    public double ShownFor(double totalHours) => totalHours - offset;
-
     /// <summary>Total hours for what the meter in place on a day shows: changes before that day count, one of that day only where the figure is below what the old meter had reached.</summary>
-    public double TotalOn(DateOnly date, double shownHours)
+    public EngineHours TotalOn(DateOnly date, EngineHours shownHours)
     {
         var before = 0.0;
         foreach (var change in changes)
             if (change.Date < date || (change.Date == date && shownHours < change.OldShows)) before = change.Offset;
-        return shownHours + before;
+        return EngineHours.Near(shownHours + before);
     }
 
     /// <summary>How a figure of any day stands to the readings around it.</summary>
-    public MeterFit Fit(DateOnly date, double shownHours)
+    public MeterFit Fit(DateOnly date, EngineHours shownHours)
     {
         var total = TotalOn(date, shownHours);
-        EngineHours? before = null;
-        EngineHours? after = null;
+        HoursOnDay? before = null;
+        HoursOnDay? after = null;
         foreach (var known in totals)
         {
             if (known.Date <= date) before = known;
@@ -88,7 +80,7 @@ public sealed class MeterHistory
 
     private void Take(MeterReading reading)
     {
-        totals.Add(new EngineHours(reading.Date, reading.ShownHours + offset));
+        totals.Add(new HoursOnDay(reading.Date, EngineHours.Near(reading.ShownHours + offset)));
         lastShown = reading.ShownHours;
         if (reading.NewMeterShows is not { } start) return;
         offset += reading.ShownHours - start;

@@ -28,13 +28,13 @@ public sealed record Usage(double HoursPerDay, double Low, double High, bool Fro
     /// <param name="dutyHoursPerDay">The duty class's default, 0 to 24.</param>
     /// <param name="monthlyWeights">Twelve weights of 0 to 10, or null for a machine used all year.</param>
     /// <exception cref="BadInputException">A default or weight outside its range, or not twelve weights.</exception>
-    public static Usage Of(IReadOnlyList<EngineHours> totals, DateOnly today, double dutyHoursPerDay, IReadOnlyList<double>? monthlyWeights = null)
+    public static Usage Of(IReadOnlyList<HoursOnDay> totals, DateOnly today, double dutyHoursPerDay, IReadOnlyList<double>? monthlyWeights = null)
     {
         Require.InRange(dutyHoursPerDay, 0, 24, "dutyHoursPerDay", "The duty class's hours a day", "h");
         var weights = Weights(monthlyWeights);
         var window = totals.Where(t => t.Date <= today && today.DayNumber - t.Date.DayNumber <= WindowDays).ToList();
         var mean = window.Count > 1 ? MeanWeight(window[0].Date, window[^1].Date, weights) : 0;
-        var slope = window.Count >= FewestReadings && mean > 0 ? TheilSen.Fit([.. window.Select(t => ((double)t.Date.DayNumber, t.TotalHours))]) : null;
+        var slope = window.Count >= FewestReadings && mean > 0 ? TheilSen.Fit([.. window.Select(t => ((double)t.Date.DayNumber, t.TotalHours.Hours))]) : null;
         if (slope is null) return new Usage(dutyHoursPerDay, dutyHoursPerDay * 0.7, Math.Min(24, dutyHoursPerDay * 1.3), false, weights);
         return new Usage(Day(slope.Slope), Day(slope.Low), Day(slope.High), true, weights);
 

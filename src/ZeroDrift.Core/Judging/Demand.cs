@@ -1,3 +1,4 @@
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Core.Judging;
@@ -28,21 +29,20 @@ public abstract record Demand
     /// <param name="Window">Where to leave alone, mm.</param>
     /// <param name="SetMm">The figure to set, inside the window; null where the book gives none.</param>
     /// <param name="FleetTolerance">The book gives one figure and the window is the fleet's own, shown as such.</param>
-    public sealed record Gap(Window Window, double? SetMm, bool FleetTolerance) : Demand
+    public sealed record Gap(Window Window, Clearance? SetMm, bool FleetTolerance) : Demand
     {
         /// <summary>Tolerance on either side of a single figure where nobody gives one, mm (common practice, no source).</summary>
         public const double DefaultToleranceMm = 0.025;
 
         /// <summary>The figure that a setting aims at: the book's, else the middle of the window.</summary>
-        public double AimMm => SetMm ?? (Window.MinMm + Window.MaxMm) / 2;
+        public Clearance AimMm => SetMm ?? Clearance.Near((Window.MinMm + Window.MaxMm) / 2);
 
         /// <summary>A book window.</summary>
-        /// <exception cref="BadInputException">A limit out of range, or a set figure outside the window.</exception>
-        public static Gap OfWindow(double minMm, double maxMm, double? setMm = null)
+        /// <exception cref="BadInputException">A set figure outside the window.</exception>
+        public static Gap OfWindow(Window window, Clearance? setMm = null)
         {
-            var window = Window.Of(minMm, maxMm);
             if (setMm is { } set && !window.Holds(set))
-                throw new BadInputException("setMm", $"The figure to set, {Require.Text(set)}, must lie in the window {Require.Text(minMm)} to {Require.Text(maxMm)} mm.");
+                throw new BadInputException("setMm", $"The figure to set, {Require.Text(set)}, must lie in the window {Require.Text(window.MinMm)} to {Require.Text(window.MaxMm)} mm.");
             return new Gap(window, setMm, false);
         }
 
@@ -50,23 +50,23 @@ public abstract record Demand
         /// One book figure. Tolerances are the line's, else the fleet's, else 0.025 mm or 1 thou by what the book speaks; the tight side is
         /// never more than a third of the figure, whoever gives it (common practice, no source).
         /// </summary>
-        /// <param name="figureMm">Above 0 to 25 mm.</param>
+        /// <param name="figureMm">Above 0.</param>
         /// <param name="tightSideMm">Above 0; null for the default.</param>
         /// <param name="looseSideMm">Above 0; null for the default.</param>
         /// <param name="unit">What the book speaks.</param>
         /// <exception cref="BadInputException">A figure or a tolerance out of range.</exception>
-        public static Gap OfSingleFigure(double figureMm, double? tightSideMm = null, double? looseSideMm = null, LengthUnit unit = LengthUnit.Millimetre)
+        public static Gap OfSingleFigure(Clearance figureMm, double? tightSideMm = null, double? looseSideMm = null, LengthUnit unit = LengthUnit.Millimetre)
         {
-            Require.Above(figureMm, 0, Require.LargestClearanceMm, "figureMm", "The book's figure", "mm");
+            Require.Above(figureMm, 0, Require.ThickestMm, "figureMm", "The book's figure", "mm");
             var common = unit == LengthUnit.Thou ? (double)Length.MillimetresPerThou : DefaultToleranceMm;
-            var tight = Require.Above(tightSideMm ?? common, 0, Require.LargestClearanceMm, "tightSideMm", "The tolerance on the tight side", "mm");
-            var loose = Require.Above(looseSideMm ?? common, 0, Require.LargestClearanceMm, "looseSideMm", "The tolerance on the loose side", "mm");
+            var tight = Require.Above(tightSideMm ?? common, 0, Require.ThickestMm, "tightSideMm", "The tolerance on the tight side", "mm");
+            var loose = Require.Above(looseSideMm ?? common, 0, Require.ThickestMm, "looseSideMm", "The tolerance on the loose side", "mm");
             return new Gap(Window.Of(figureMm - Math.Min(tight, figureMm / 3), figureMm + loose), figureMm, true);
         }
 
         /// <summary>A go/no-go pair: the first goes, the second does not. No figure to set, so never on the figure.</summary>
-        /// <exception cref="BadInputException">A blade out of range, or the wrong way round.</exception>
-        public static Gap OfBlades(double goMm, double noGoMm) => new(Window.Of(goMm, noGoMm, "goMm", "noGoMm"), null, false);
+        /// <exception cref="BadInputException">The wrong way round.</exception>
+        public static Gap OfBlades(Clearance goMm, Clearance noGoMm) => new(Window.Of(goMm, noGoMm, "noGoMm"), null, false);
 
         /// <inheritdoc/>
         public override T Match<T>(Func<Gap, T> gap, Func<Zero, T> zero, Func<Preload, T> preload, Func<Height, T> height, Func<Torque, T> torque) => gap(this);
@@ -80,11 +80,11 @@ public abstract record Demand
     }
 
     /// <summary>Turns past first contact, or a fraction of a lifter's travel; one of the two.</summary>
-    public sealed record Preload(double? Turns, double? Fraction) : Demand
+    public sealed record Preload(Turns? Turns, double? Fraction) : Demand
     {
         /// <summary>Checked.</summary>
         /// <exception cref="BadInputException">Neither or both given, or out of range.</exception>
-        public static Preload Of(double? turns, double? fraction)
+        public static Preload Of(Turns? turns, double? fraction)
         {
             if (turns is null == fraction is null) throw new BadInputException("demand", "Give the preload as turns, or as a fraction of the plunger's travel; one of the two.");
             if (turns is { } t) Require.Above(t, 0, 100, "demand.turns", "The preload", "turns");

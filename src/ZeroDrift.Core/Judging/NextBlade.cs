@@ -19,7 +19,7 @@ public static class NextBlade
     public static double? Suggest(IReadOnlyList<double> trayMm, Reading soFar, Window window, (double Mm, double SdMm)? prior = null)
     {
         Require.Filled(trayMm, 100, "trayMm", "the blades you own");
-        foreach (var blade in trayMm) Require.Above(blade, 0, Require.LargestClearanceMm, "trayMm", "A blade", "mm");
+        foreach (var blade in trayMm) Require.Above(blade, 0, Require.ThickestMm, "trayMm", "A blade", "mm");
         var blades = trayMm.Distinct().Order()
             .Where(b => (soFar.LowerMm is not { } low || b > low) && (soFar.UpperMm is not { } high || b < high)).ToArray();
         if (soFar.EstimateMm is not null && soFar.LowerMm is null && soFar.UpperMm is null) return null;

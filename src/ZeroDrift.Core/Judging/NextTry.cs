@@ -38,7 +38,7 @@ public static class NextTry
     public static Stack? Of(IReadOnlyList<double> trayMm, IReadOnlyList<BladeTrial> trials, Reading reading, Demand.Gap? gap, MeasuringAim aim, (double Mm, double SdMm)? prior = null, JudgingSchool school = JudgingSchool.Window)
     {
         if (trayMm.Count > 100) throw new BadInputException("trayMm", $"At most 100 blades are in a tray; {trayMm.Count} were given.");
-        foreach (var blade in trayMm) Require.Above(blade, 0, Require.LargestClearanceMm, "trayMm", "A blade", "mm");
+        foreach (var blade in trayMm) Require.Above(blade, 0, Require.ThickestMm, "trayMm", "A blade", "mm");
         // A figure that was given, not felt, has no blades to go on with.
         if (trials.Count == 0 && reading.EstimateMm is not null) return null;
         if (aim == MeasuringAim.Figure && Judgement.Drags(trials).Any()) return null;
@@ -58,8 +58,8 @@ public static class NextTry
         var all = single.Select(b => new Stack([b])).ToList();
         for (var i = 0; i < single.Length; i++)
             for (var k = i + 1; k < single.Length; k++) all.Add(new Stack([single[k], single[i]]));
-        var low = reading.LowerMm ?? 0;
-        var high = Math.Min(reading.UpperMm ?? double.PositiveInfinity, Require.LargestClearanceMm);
+        var low = reading.LowerMm?.Millimetres ?? 0;
+        var high = Math.Min(reading.UpperMm?.Millimetres ?? double.PositiveInfinity, Require.ThickestMm);
         var tried = trials.Select(t => t.StackMm).ToList();
         var kept = new List<Stack>();
         foreach (var stack in all.Where(s => s.SumMm > low + Judgement.SameMm && s.SumMm < high - Judgement.SameMm && !tried.Exists(t => Judgement.Same(t, s.SumMm))).OrderBy(s => Math.Round(s.SumMm, 6)).ThenBy(s => s.BladesMm.Count))
@@ -92,8 +92,8 @@ public static class NextTry
     /// <summary>The thickness that leaves as much believed below it as above; of near equals a single blade.</summary>
     private static Stack Halving(List<Stack> possible, Reading reading, Demand.Gap? gap, (double Mm, double SdMm)? prior)
     {
-        var top = reading.UpperMm ?? Math.Max(2 * (gap?.Window.MaxMm ?? possible[^1].SumMm), (reading.LowerMm ?? 0) + 0.1);
-        var low = reading.LowerMm ?? 0;
+        var top = reading.UpperMm?.Millimetres ?? Math.Max(2 * (gap?.Window.MaxMm ?? possible[^1].SumMm), (reading.LowerMm?.Millimetres ?? 0) + 0.1);
+        var low = reading.LowerMm?.Millimetres ?? 0;
         Func<double, double> below = prior is { } p ? mm => Normal.CDF(p.Mm, Math.Max(p.SdMm, 1e-4), mm) : mm => Math.Clamp(mm / Math.Max(top, 1e-6), 0, 1);
         var (from, to) = (below(low), reading.UpperMm is { } high ? below(high) : Math.Max(below(top), below(low)));
         var half = to - from > 1e-9 ? (Func<double, double>)(mm => Math.Abs((below(mm) - from) / (to - from) - 0.5)) : mm => Math.Abs((mm - low) / Math.Max(top - low, 1e-9) - 0.5);

@@ -37,8 +37,6 @@ public sealed record Verdict(VerdictState State, double? PTight, double? PLoose,
     public static Verdict Judge(Reading reading, Window window)
     {
         var (lower, upper) = (reading.LowerMm, reading.UpperMm);
-        if (lower is not null) Require.Clearance(lower.Value, "lowerMm", "The lower bound");
-        if (upper is not null) Require.Clearance(upper.Value, "upperMm", "The upper bound");
         if (lower is { } low && upper is { } high && low > high + Tolerance)
             throw new BadInputException("lowerMm", $"The lower bound {Require.Text(low)} is above the upper bound {Require.Text(high)}.");
         var (pTight, pLoose) = Probabilities(reading, window);
@@ -73,7 +71,6 @@ public sealed record Verdict(VerdictState State, double? PTight, double? PLoose,
                 throw new BadInputException("estimateMm", "Give the measured clearance with its uncertainty, or a lower or upper bound.");
             return (null, null);
         }
-        Require.Clearance(x, "estimateMm", "The measured clearance");
         if (known.StandardUncertaintyMm is not { } u)
             throw new BadInputException("standardUncertaintyMm", "Say how sure the figure is: its standard uncertainty in mm, such as 0.005.");
         Require.Uncertainty(u, "standardUncertaintyMm");

@@ -9,7 +9,7 @@ public static class UnitDoubt
     /// lower to three times its upper limit). Null where there is nothing to ask, or the other unit is no better.
     /// Common practice, no source.
     /// </summary>
-    public static LengthUnit? Offer(Length figure, double minMm, double maxMm)
+    public static LengthUnit? Offer(Length figure, Clearance minMm, Clearance maxMm)
     {
         var millimetres = figure.Millimetres;
         if (millimetres < 10 * maxMm && millimetres > minMm / 10) return null;
@@ -19,5 +19,5 @@ public static class UnitDoubt
     }
 
     /// <summary>Whether the figure is ten times the window's upper limit or more, in whichever unit.</summary>
-    public static bool IsFarOut(double millimetres, double maxMm) => millimetres >= 10 * maxMm;
+    public static bool IsFarOut(double millimetres, Clearance maxMm) => millimetres >= 10 * maxMm;
 }

@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Lengths;
+
 namespace ZeroDrift.Core.Measuring;
 
 /// <summary>
@@ -8,8 +10,11 @@ namespace ZeroDrift.Core.Measuring;
 /// <param name="UpperMm">The gap is at most this; null where everything went in.</param>
 /// <param name="EstimateMm">The figure, or null for a one-sided reading: "closed up, under 0.05" is a finding and not a zero.</param>
 /// <param name="StandardUncertaintyMm">Standard uncertainty of the estimate; null with it.</param>
-public sealed record Reading(double? LowerMm, double? UpperMm, double? EstimateMm, double? StandardUncertaintyMm)
+public sealed record Reading(Clearance? LowerMm, Clearance? UpperMm, Clearance? EstimateMm, double? StandardUncertaintyMm)
 {
+    /// <summary>Nothing measured yet.</summary>
+    public static Reading Nothing { get; } = new(null, null, null, null);
+
     /// <summary>Repeatability of feel where a person's own is not known, mm (common practice, no source).</summary>
     public const double DefaultFeelSdMm = 0.005;
 
@@ -34,7 +39,7 @@ public sealed record Reading(double? LowerMm, double? UpperMm, double? EstimateM
         Require.InRange(feelSdMm, 0, 1, "feelSdMm", "The repeatability of feel", "mm");
         for (var i = 0; i < trials!.Count; i++) CheckBlades(trials[i], i);
 
-        var stacks = trials.Select((trial, index) => (Mm: trial.StackMm, trial.Feel, Index: index)).ToList();
+        var stacks = trials.Select((trial, index) => (Mm: Clearance.Near(trial.StackMm), trial.Feel, Index: index)).ToList();
         var free = stacks.Where(t => t.Feel == Feel.Free).ToList();
         var drag = stacks.Where(t => t.Feel == Feel.Drag).ToList();
         var stopped = stacks.Where(t => t.Feel is Feel.HeavyDrag or Feel.NoGo).ToList();
@@ -42,24 +47,24 @@ public sealed record Reading(double? LowerMm, double? UpperMm, double? EstimateM
         RefuseContradiction(free, stopped);
         RefuseContradiction(drag, stopped);
 
-        double? lower = free.Count > 0 ? free.Max(t => t.Mm) : null;
-        double? upper = stopped.Count > 0 ? stopped.Min(t => t.Mm) : null;
+        Clearance? lower = free.Count > 0 ? free.Max(t => t.Mm) : null;
+        Clearance? upper = stopped.Count > 0 ? stopped.Min(t => t.Mm) : null;
         if (drag.Count > 0) return Between(drag.Min(t => t.Mm), drag.Max(t => t.Mm), feelSdMm) with { LowerMm = lower, UpperMm = upper };
         if (lower is { } low && upper is { } high) return Between(low, high, feelSdMm);
         return new Reading(lower, upper, null, null);
     }
 
     /// <summary>The middle of two limits, as a bracket gives it: u² = width²/12 + s².</summary>
-    public static Reading Between(double lowerMm, double upperMm, double feelSdMm = DefaultFeelSdMm)
+    public static Reading Between(Clearance lowerMm, Clearance upperMm, double feelSdMm = DefaultFeelSdMm)
     {
         var width = Math.Max(0, upperMm - lowerMm);
-        return new Reading(lowerMm, upperMm, (lowerMm + upperMm) / 2, Math.Sqrt(width * width / 12 + feelSdMm * feelSdMm));
+        return new Reading(lowerMm, upperMm, Clearance.Near((lowerMm + upperMm) / 2), Math.Sqrt(width * width / 12 + feelSdMm * feelSdMm));
     }
 
-    /// <summary>A figure read directly, with the instrument's own uncertainty. 0 to 25 mm.</summary>
-    /// <exception cref="BadInputException">A figure or an uncertainty outside its range.</exception>
-    public static Reading Direct(double clearanceMm, double instrumentUncertaintyMm = DefaultFeelSdMm) =>
-        new(null, null, Require.Clearance(clearanceMm, "clearanceMm"), Require.Uncertainty(instrumentUncertaintyMm, "standardUncertaintyMm"));
+    /// <summary>A figure read directly, with the instrument's own uncertainty.</summary>
+    /// <exception cref="BadInputException">An uncertainty outside its range.</exception>
+    public static Reading Direct(Clearance clearanceMm, double instrumentUncertaintyMm = DefaultFeelSdMm) =>
+        new(null, null, clearanceMm, Require.Uncertainty(instrumentUncertaintyMm, "standardUncertaintyMm"));
 
     /// <summary>
     /// A dial on the rocker: clearance = travel × the engine type's conversion, uncertainty likewise. Its point of contact has its own
@@ -71,20 +76,20 @@ public sealed record Reading(double? LowerMm, double? UpperMm, double? EstimateM
     /// <exception cref="BadInputException">A figure outside its range.</exception>
     public static Reading FromDial(double travelMm, double conversion, double dialUncertaintyMm = DefaultDialUncertaintyMm)
     {
-        Require.InRange(travelMm, 0, Require.LargestClearanceMm, "travelMm", "The dial travel", "mm");
+        Require.InRange(travelMm, 0, Clearance.LargestMm, "travelMm", "The dial travel", "mm");
         Require.Above(conversion, 0, 10, "conversion", "The dial's conversion");
-        return new Reading(null, null, travelMm * conversion, Require.Uncertainty(dialUncertaintyMm, "standardUncertaintyMm") * conversion);
+        return new Reading(null, null, Clearance.OfMm(travelMm * conversion, "travelMm", "The clearance from the dial"), Require.Uncertainty(dialUncertaintyMm, "standardUncertaintyMm") * conversion);
     }
 
     private static void CheckBlades(BladeTrial trial, int index)
     {
         var field = $"trials[{index}].bladesMm";
         Require.Filled(trial.BladesMm, 10, field, "the blade or the stack of blades");
-        foreach (var blade in trial.BladesMm) Require.Above(blade, 0, Require.LargestClearanceMm, field, "A blade", "mm");
-        Require.Clearance(trial.StackMm, field, "A stack of blades");
+        foreach (var blade in trial.BladesMm) Require.Above(blade, 0, Require.ThickestMm, field, "A blade", "mm");
+        Clearance.OfMm(trial.StackMm, field, "A stack of blades");
     }
 
-    private static void RefuseContradiction(List<(double Mm, Feel Feel, int Index)> easier, List<(double Mm, Feel Feel, int Index)> harder)
+    private static void RefuseContradiction(List<(Clearance Mm, Feel Feel, int Index)> easier, List<(Clearance Mm, Feel Feel, int Index)> harder)
     {
         if (easier.Count == 0 || harder.Count == 0) return;
         var thick = easier.MaxBy(t => t.Mm);

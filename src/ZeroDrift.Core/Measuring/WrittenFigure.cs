@@ -25,10 +25,10 @@ public static class WrittenFigure
         }
         return Reading.Direct(Mm(t), Reading.DefaultFeelSdMm);
 
-        double Mm(string part)
+        Clearance Mm(string part)
         {
             var mm = Length.Parse(part, unit, field).Millimetres;
-            return mm <= 25 ? mm : throw new BadInputException(field, $"{part.Trim()} {(unit == LengthUnit.Thou ? "thou" : "mm")} is no clearance; up to 25 mm is taken. Check the unit.");
+            return mm <= Clearance.LargestMm ? Clearance.OfMm(mm, field) : throw new BadInputException(field, $"{part.Trim()} {(unit == LengthUnit.Thou ? "thou" : "mm")} is no clearance; up to 25 mm is taken. Check the unit.");
         }
     }
 

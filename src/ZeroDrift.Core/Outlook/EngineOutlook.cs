@@ -13,7 +13,7 @@ namespace ZeroDrift.Core.Outlook;
 /// <param name="Standing">Verdict on the last accepted reading; null without one.</param>
 /// <param name="HoursToRisk">By its own probability; null where not within the horizon.</param>
 /// <param name="Side">The limit it reaches.</param>
-public sealed record PointOutlook(string Label, OwnRate? OwnRate, Rate? Rate, bool UnlikeSiblings, PointForecast? Forecast, VerdictState? Standing, double? HoursToRisk, LimitSide? Side);
+public sealed record PointOutlook(string Label, OwnRate? OwnRate, Rate? Rate, bool UnlikeSiblings, PointForecast? Forecast, VerdictState? Standing, EngineHours? HoursToRisk, LimitSide? Side);
 
 /// <summary>Where one engine is heading and when it is due.</summary>
 /// <param name="Id">The engine.</param>
@@ -25,7 +25,7 @@ public sealed record PointOutlook(string Label, OwnRate? OwnRate, Rate? Rate, bo
 /// <param name="Side">At which limit.</param>
 /// <param name="Findings">Points that stand out of their window on record, worst first.</param>
 /// <param name="Points">Every point.</param>
-public sealed record EngineOutlook(string Id, Due Due, double? DriftHours, double? EarlyHours, double? LateHours, string? DecidedBy, LimitSide? Side, IReadOnlyList<PointOutlook> Findings, IReadOnlyList<PointOutlook> Points)
+public sealed record EngineOutlook(string Id, Due Due, EngineHours? DriftHours, EngineHours? EarlyHours, EngineHours? LateHours, string? DecidedBy, LimitSide? Side, IReadOnlyList<PointOutlook> Findings, IReadOnlyList<PointOutlook> Points)
 {
     /// <summary>What in its own record cannot be right, so that nothing is foretold from it; null where all can.</summary>
     public string? Trouble { get; init; }

@@ -23,4 +23,4 @@ public sealed record PointRecord(string Label, string Group, Demand.Gap? Spec, I
 /// <param name="Usage">Hours a day.</param>
 /// <param name="Book">The book's intervals and the last overhead; null for an engine never opened under record.</param>
 /// <param name="Points">Its lash points.</param>
-public sealed record EngineRecord(string Id, double HoursNow, Usage Usage, BookClock? Book, IReadOnlyList<PointRecord> Points);
+public sealed record EngineRecord(string Id, EngineHours HoursNow, Usage Usage, BookClock? Book, IReadOnlyList<PointRecord> Points);

@@ -1,6 +1,7 @@
 using System.Globalization;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Core.Setting;
@@ -41,7 +42,7 @@ public enum AdviceAction
 public sealed record ShimRange(double ExactMm, double MayFromMm, double MayToMm, double? SurelyFromMm, double? SurelyToMm, double? ChoiceMm, IReadOnlyList<double> AlternativesMm);
 
 /// <summary>An amount instead of a figure; one of the three.</summary>
-public sealed record SetAmount(double? Turns, double? Mm, double? Nm);
+public sealed record SetAmount(Turns? Turns, double? Mm, double? Nm);
 
 /// <summary>What to do to a point, as one exhaustive answer of adjuster, demand and reading.</summary>
 /// <param name="Action">What.</param>
@@ -110,7 +111,7 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
         return IsBracket(reading) ? null : VerdictState.InWindow;
     }
 
-    private static double? Middle(Reading reading) => reading.EstimateMm ?? (reading is { LowerMm: { } low, UpperMm: { } high } ? (low + high) / 2 : null);
+    private static Clearance? Middle(Reading reading) => reading.EstimateMm ?? (reading is { LowerMm: { } low, UpperMm: { } high } ? Clearance.Near((low + high) / 2) : null);
 
     /// <summary>Known only between two blades; a blade that drags between its neighbours is a figure.</summary>
     private static bool IsBracket(Reading reading) => reading is { LowerMm: { } low, UpperMm: { } high } && high - low > 1e-9 && (reading.EstimateMm is not { } mm || Math.Abs((low + high) / 2 - mm) < 1e-9);
@@ -123,13 +124,13 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
         if (turn.Direction is not { } direction) return new Advice(AdviceAction.Leave, turn, null, null, "It stands on the figure.");
         var verb = aim > now ? "Open it" : "Close it";
         var way = direction == ScrewDirection.Clockwise ? "clockwise" : "anticlockwise";
-        var degrees = $"{Math.Round(turn.Degrees).ToString(CultureInfo.InvariantCulture)}°";
+        var degrees = $"{Math.Round(turn.Turns.Degrees).ToString(CultureInfo.InvariantCulture)}°";
         var amount = turn.DegreesFirst ? $"{degrees}, {TurnWords.Say(turn.Turns)}" : $"{TurnWords.Say(turn.Turns)}, {degrees}";
         return new Advice(AdviceAction.Turn, turn, null, null, $"{verb} {amount}, {way}.");
     }
 
     private static Advice ByBlade(Demand.Gap gap, string sentence) =>
-        new(AdviceAction.SetByBlade, null, null, null, string.Format(CultureInfo.InvariantCulture, sentence, $"{gap.AimMm:0.00##} mm"));
+        new(AdviceAction.SetByBlade, null, null, null, string.Format(CultureInfo.InvariantCulture, sentence, $"{gap.AimMm}"));
 
     private static Advice Shimmed(Adjuster.Shim shim, Demand.Gap gap, Reading? reading, double? fittedMm)
     {
@@ -175,7 +176,7 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
         }
     }
 
-    private static Advice AtZero() => new(AdviceAction.ByAmount, null, null, new SetAmount(0, null, null), "Take out the play until the pushrod just turns between the fingers, no further; lock, feel again.");
+    private static Advice AtZero() => new(AdviceAction.ByAmount, null, null, new SetAmount(default(Turns), null, null), "Take out the play until the pushrod just turns between the fingers, no further; lock, feel again.");
 
     private static Advice FromZeroLash(Demand.Preload preload, Adjuster.Hydraulic lifter)
     {

@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Lengths;
+
 namespace ZeroDrift.Core.Setting;
 
 /// <summary>How much a locknut changes the clearance as it is tightened, learned from one mechanic's own readings on one engine type.</summary>
@@ -9,31 +11,22 @@ public sealed record LocknutCreep(double CreepMm, int Pairs)
     public const int FewestPairs = 5;
 
     /// <summary>From before-lock and after-lock clearances, mm. Null with fewer than five pairs: not enough history.</summary>
-    /// <exception cref="BadInputException">A clearance outside 0 to 25 mm.</exception>
-    public static LocknutCreep? FromPairs(IReadOnlyList<(double BeforeMm, double AfterMm)> pairs)
-    {
-        foreach (var (before, after) in pairs)
-        {
-            Require.Clearance(before, "pairs", "A before-lock clearance");
-            Require.Clearance(after, "pairs", "An after-lock clearance");
-        }
-        return Of([.. pairs.Select(pair => pair.AfterMm - pair.BeforeMm)]);
-    }
+    public static LocknutCreep? FromPairs(IReadOnlyList<(Clearance Before, Clearance After)> pairs) => Of([.. pairs.Select(pair => pair.After - pair.Before)]);
 
     /// <summary>
     /// Where no before-lock figure is taken: the turn given should have brought the gap to found ± turns × pitch × ratio; what it missed
     /// by is the locknut's. Positive turns open.
     /// </summary>
-    /// <exception cref="BadInputException">A clearance, pitch or ratio outside its range.</exception>
-    public static LocknutCreep? FromTurns(IReadOnlyList<(double FoundMm, double OpeningTurns, double AfterMm)> settings, double pitchMm, double clearancePerTravel = 1)
+    /// <exception cref="BadInputException">A pitch or ratio outside its range.</exception>
+    public static LocknutCreep? FromTurns(IReadOnlyList<(Clearance Found, double OpeningTurns, Clearance After)> settings, double pitchMm, double clearancePerTravel = 1)
     {
         Require.Above(pitchMm, 0, 10, "pitchMm", "The thread pitch", "mm");
         Require.Above(clearancePerTravel, 0, 10, "clearancePerTravel", "The clearance per screw travel");
-        return Of([.. settings.Select(s => s.AfterMm - (s.FoundMm + s.OpeningTurns * pitchMm * clearancePerTravel))]);
+        return Of([.. settings.Select(s => s.After - (s.Found + s.OpeningTurns * pitchMm * clearancePerTravel))]);
     }
 
-    /// <summary>The before-lock figure that lands on the target, mm.</summary>
-    public double AimBeforeLock(double targetMm) => Math.Max(0, targetMm - CreepMm);
+    /// <summary>The before-lock figure that lands on the target.</summary>
+    public Clearance AimBeforeLock(Clearance targetMm) => Clearance.Near(targetMm - CreepMm);
 
     private static LocknutCreep? Of(double[] creeps) =>
         creeps.Length < FewestPairs ? null : new LocknutCreep(MathNet.Numerics.Statistics.Statistics.Median(creeps), creeps.Length);

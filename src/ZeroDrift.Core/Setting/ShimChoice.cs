@@ -1,4 +1,5 @@
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Core.Setting;
 
@@ -18,21 +19,19 @@ public sealed record ShimChoice(double ExactShimMm, FittedShim? Choice, IReadOnl
     private const double TieMm = 1e-6;
 
     /// <summary>exact = old + k·(measured − target), k = shim travel per clearance; common practice (worked: 2.81 + 0.09 − 0.20 = 2.70 mm).</summary>
-    /// <param name="measuredMm">Clearance with the present shim, 0 to 25 mm.</param>
+    /// <param name="measuredMm">Clearance with the present shim.</param>
     /// <param name="targetMm">Clearance wanted.</param>
     /// <param name="window">Where it may land.</param>
     /// <param name="currentShimMm">Thickness fitted now, above 0 to 25 mm, by micrometer.</param>
     /// <param name="sizesMm">Sizes to choose from, 1 to 1000.</param>
     /// <param name="shimPerClearance">k, above 0 to 10; 1 unless stated.</param>
     /// <exception cref="BadInputException">A figure outside its range.</exception>
-    public static ShimChoice From(double measuredMm, double targetMm, Window window, double currentShimMm, IReadOnlyList<double>? sizesMm, double shimPerClearance = 1)
+    public static ShimChoice From(Clearance measuredMm, Clearance targetMm, Window window, double currentShimMm, IReadOnlyList<double>? sizesMm, double shimPerClearance = 1)
     {
-        Require.Clearance(measuredMm, "measuredMm", "The measured clearance");
-        Require.Clearance(targetMm, "targetMm", "The target clearance");
-        Require.Above(currentShimMm, 0, Require.LargestClearanceMm, "currentShimMm", "The present shim", "mm");
+        Require.Above(currentShimMm, 0, Require.ThickestMm, "currentShimMm", "The present shim", "mm");
         Require.Above(shimPerClearance, 0, 10, "shimPerClearance", "The shim travel per clearance");
         Require.Filled(sizesMm, 1000, "sizesMm", "the shim sizes to choose from");
-        foreach (var size in sizesMm!) Require.Above(size, 0, Require.LargestClearanceMm, "sizesMm", "A shim size", "mm");
+        foreach (var size in sizesMm!) Require.Above(size, 0, Require.ThickestMm, "sizesMm", "A shim size", "mm");
 
         var exact = currentShimMm + shimPerClearance * (measuredMm - targetMm);
         var fits = sizesMm.Distinct().Select(Fit).ToLookup(shim => shim.InWindow);

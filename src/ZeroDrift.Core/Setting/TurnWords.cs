@@ -1,10 +1,12 @@
+using ZeroDrift.Core.Engines;
+
 namespace ZeroDrift.Core.Setting;
 
 /// <summary>A turn in eighths and sixteenths, as mechanics think of it.</summary>
 public static class TurnWords
 {
-    /// <summary>1/8 turn; a bit over 1/16 turn; 1 1/4 turns; under 1/32 turn. Turns 0 or more.</summary>
-    public static string Say(double turns)
+    /// <summary>1/8 turn; a bit over 1/16 turn; 1 1/4 turns; under 1/32 turn.</summary>
+    public static string Say(Turns turns)
     {
         var sixteenths = (int)Math.Round(turns * 16, MidpointRounding.AwayFromZero);
         if (sixteenths == 0) return "under 1/32 turn";

@@ -10,13 +10,12 @@ internal static class BookList
     public static TurningPlan Check(TurningEngine engine, IReadOnlyList<LashRef> points, IReadOnlyList<BookStop>? list)
     {
         Require.Filled(list, MostStops, "bookStops", "the book's stops, each with its crank angle and points");
-        var stops = new List<(double, List<LashRef>)>();
+        var stops = new List<(CrankAngle, List<LashRef>)>();
         var conflicts = new List<UnplacedPoint>();
         var listed = new HashSet<LashRef>();
         for (var i = 0; i < list!.Count; i++)
         {
-            Require.InRange(list[i].CrankDeg, -7200, 7200, $"bookStops[{i}].crankDeg", "A crank angle", "degrees");
-            var angle = CrankAngle.Normalise(list[i].CrankDeg, engine.Cycle);
+            var angle = list[i].CrankDeg;
             var set = new List<LashRef>();
             for (var k = 0; k < list[i].Set.Count; k++)
             {
@@ -26,8 +25,8 @@ internal static class BookList
                     throw new BadInputException(field + ".cylinder", $"The book's list names cylinder {point.Cylinder}; this engine has 1 to {engine.Order.Count}.");
                 if (!listed.Add(point))
                     throw new BadInputException(field, $"{point.Spoken} stands twice in the book's list; give each point one stop.");
-                if (engine.Margin(angle, point) is { } margin && margin <= CrankAngle.SamePlaceDeg)
-                    conflicts.Add(new UnplacedPoint(point, margin, $"The book sets {point.Spoken} at {angle:0.#}°, but there it is {-margin:0.#}° inside its lift: check the list against the firing order {engine.Order}."));
+                if (engine.Margin(angle, point) is { } margin && margin <= Circle.SamePlaceDeg)
+                    conflicts.Add(new UnplacedPoint(point, margin, $"The book sets {point.Spoken} at {angle}, but there it is {-margin:0.#}° inside its lift: check the list against the firing order {engine.Order}."));
                 else
                     set.Add(point);
             }
@@ -35,7 +34,7 @@ internal static class BookList
         }
         var leftOut = from point in points
                       where !listed.Contains(point)
-                      let best = list.Max(stop => engine.Margin(CrankAngle.Normalise(stop.CrankDeg, engine.Cycle), point))
+                      let best = list.Max(stop => engine.Margin(stop.CrankDeg, point))
                       select new UnplacedPoint(point, best, $"The book's list leaves out {point.Spoken}.");
         return new TurningPlan(TurningPlanner.Stops(engine, stops), [.. conflicts, .. leftOut]);
     }

@@ -22,7 +22,7 @@ public readonly record struct ValveObservation(LashRef Point, ValveState State)
 }
 
 /// <summary>A stretch of the cycle the crank may stand in, forwards from <paramref name="FromDeg"/> (0 to below the cycle) to <paramref name="ToDeg"/> (may pass the cycle). A point where both are equal.</summary>
-public sealed record PositionCandidate(double FromDeg, double ToDeg, int? CompressionCylinder, int? RockingCylinder);
+public sealed record PositionCandidate(CrankAngle FromDeg, double ToDeg, int? CompressionCylinder, int? RockingCylinder);
 
 /// <summary>Where the crank may stand, or why it can stand nowhere.</summary>
 public sealed record CrankPosition(IReadOnlyList<PositionCandidate> Candidates, string? Contradiction)
@@ -52,7 +52,7 @@ public sealed record CrankPosition(IReadOnlyList<PositionCandidate> Candidates, 
         if (onTdcMark)
             return [.. engine.TdcMarks.Where(mark => seen.All(o => Agrees(engine, o, mark)))
                 .Select(mark => new PositionCandidate(mark, mark, engine.CompressionAt(mark), engine.RockingAt(mark)))];
-        if (seen.Count == 0) return [new PositionCandidate(0, engine.Cycle, null, null)];
+        if (seen.Count == 0) return [new PositionCandidate(engine.At(0), engine.Cycle, null, null)];
         return Ranges(engine, seen);
     }
 
@@ -65,8 +65,8 @@ public sealed record CrankPosition(IReadOnlyList<PositionCandidate> Candidates, 
             foreach (var (from, length) in Lift(engine, o).Arcs)
             {
                 var fires = engine.Order.FiresAt(o.Point.Cylinder);
-                edges.Add(CrankAngle.Normalise(from + fires, engine.Cycle));
-                edges.Add(CrankAngle.Normalise(from + length + fires, engine.Cycle));
+                edges.Add(fires.After(from));
+                edges.Add(fires.After(from + length));
             }
         }
         var sorted = edges.ToList();
@@ -74,27 +74,27 @@ public sealed record CrankPosition(IReadOnlyList<PositionCandidate> Candidates, 
         for (var i = 0; i < sorted.Count; i++)
         {
             var to = i + 1 < sorted.Count ? sorted[i + 1] : sorted[0] + engine.Cycle;
-            if (to - sorted[i] < CrankAngle.SamePlaceDeg) continue;
-            var middle = CrankAngle.Normalise((sorted[i] + to) / 2, engine.Cycle);
+            if (to - sorted[i] < Circle.SamePlaceDeg) continue;
+            var middle = engine.At((sorted[i] + to) / 2);
             if (!seen.All(o => Agrees(engine, o, middle))) continue;
-            if (ranges.Count > 0 && sorted[i] - ranges[^1].To < CrankAngle.SamePlaceDeg) ranges[^1] = (ranges[^1].From, to);
+            if (ranges.Count > 0 && sorted[i] - ranges[^1].To < Circle.SamePlaceDeg) ranges[^1] = (ranges[^1].From, to);
             else ranges.Add((sorted[i], to));
         }
-        if (ranges.Count > 1 && Math.Abs(ranges[^1].To - engine.Cycle - ranges[0].From) < CrankAngle.SamePlaceDeg)
+        if (ranges.Count > 1 && Math.Abs(ranges[^1].To - engine.Cycle - ranges[0].From) < Circle.SamePlaceDeg)
         {
             ranges[^1] = (ranges[^1].From, ranges[0].To + engine.Cycle);
             ranges.RemoveAt(0);
         }
-        return [.. ranges.Select(range => new PositionCandidate(range.From, range.To, null, null))];
+        return [.. ranges.Select(range => new PositionCandidate(engine.At(range.From), range.To, null, null))];
     }
 
     private static OpenArcs Lift(TurningEngine engine, ValveObservation o) =>
         (o.State == ValveState.Loose ? engine.Unguarded(o.Point.Kind) : engine.Guarded(o.Point.Kind))!;
 
-    private static bool Agrees(TurningEngine engine, ValveObservation o, double theta)
+    private static bool Agrees(TurningEngine engine, ValveObservation o, CrankAngle crank)
     {
-        var margin = Lift(engine, o).Margin(engine.Local(theta, o.Point.Cylinder));
-        return o.State == ValveState.Loose ? margin >= -CrankAngle.SamePlaceDeg : margin <= CrankAngle.SamePlaceDeg;
+        var margin = Lift(engine, o).Margin(engine.Local(crank, o.Point.Cylinder));
+        return o.State == ValveState.Loose ? margin >= -Circle.SamePlaceDeg : margin <= Circle.SamePlaceDeg;
     }
 
     private static string Explain(TurningEngine engine, IReadOnlyList<ValveObservation> seen, bool onTdcMark)

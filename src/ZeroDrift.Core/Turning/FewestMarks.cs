@@ -18,7 +18,7 @@ internal static class FewestMarks
     public static bool Reaches(TurningEngine engine, LashRef point) =>
         engine.TdcMarks.Any(mark => Inside(engine, ClearArc(engine, point), mark, LeastMarginDeg));
 
-    public static IReadOnlyList<double> Choose(TurningEngine engine, IReadOnlyList<LashRef> points)
+    public static IReadOnlyList<CrankAngle> Choose(TurningEngine engine, IReadOnlyList<LashRef> points)
     {
         var marks = engine.TdcMarks;
         var arcs = points.Select(p => ClearArc(engine, p)).Distinct()
@@ -37,35 +37,35 @@ internal static class FewestMarks
         }
         return LeastTurning(margins[low]);
 
-        List<double> Fewest(double margin)
+        List<CrankAngle> Fewest(double margin)
         {
-            List<double> best = [];
+            List<CrankAngle> best = [];
             for (var first = 0; first < marks.Count; first++)
                 if (Stab(engine, marks, arcs, margin, first, marks.Count - 1) is { } set && (best.Count == 0 || set.Count < best.Count)) best = set;
             return best;
         }
 
-        List<double> LeastTurning(double margin)
+        List<CrankAngle> LeastTurning(double margin)
         {
             var candidates = from first in Enumerable.Range(0, marks.Count)
                              from steps in Enumerable.Range(0, marks.Count)
-                             let turn = CrankAngle.Forward(marks[first], marks[(first + steps) % marks.Count], engine.Cycle)
-                             orderby Math.Round(turn, 6), marks[first]
+                             let turn = marks[first].ForwardTo(marks[(first + steps) % marks.Count])
+                             orderby Math.Round(turn, 6), marks[first].Degrees
                              select Stab(engine, marks, arcs, margin, first, steps);
             return candidates.First(set => set is not null && set.Count <= fewest)!;
         }
     }
 
     /// <summary>The greedy for a circle cut at mark <paramref name="first"/>, using marks up to <paramref name="steps"/> further on. Null where it cannot reach everything.</summary>
-    private static List<double>? Stab(TurningEngine engine, IReadOnlyList<double> marks, List<(double From, double Length)> arcs, double margin, int first, int steps)
+    private static List<CrankAngle>? Stab(TurningEngine engine, IReadOnlyList<CrankAngle> marks, List<(double From, double Length)> arcs, double margin, int first, int steps)
     {
         var start = marks[first];
         var open = arcs.Where(arc => !Inside(engine, arc, start, margin))
             .Select(arc => (
-                From: CrankAngle.Normalise(arc.From + margin - start, engine.Cycle),
+                From: Circle.Normalise(arc.From + margin - start, engine.Cycle),
                 Length: arc.Length - 2 * margin))
             .OrderBy(arc => arc.From + arc.Length).ToList();
-        var chosen = new List<double> { start };
+        var chosen = new List<CrankAngle> { start };
         var last = 0.0;
         foreach (var (from, length) in open)
         {
@@ -75,7 +75,7 @@ internal static class FewestMarks
             var index = -1;
             for (var i = 1; i <= steps; i++)
             {
-                var offset = CrankAngle.Forward(start, marks[(first + i) % marks.Count], engine.Cycle);
+                var offset = start.ForwardTo(marks[(first + i) % marks.Count]);
                 if (offset < from - Tolerance || offset > from + length + Tolerance) continue;
                 if (offset > stop) (stop, index) = (offset, (first + i) % marks.Count);
             }
@@ -89,12 +89,12 @@ internal static class FewestMarks
     private static (double From, double Length) ClearArc(TurningEngine engine, LashRef point)
     {
         var (from, length) = engine.Guarded(point.Kind)!.LongestClear();
-        return (CrankAngle.Normalise(from + engine.Order.FiresAt(point.Cylinder), engine.Cycle), length);
+        return (engine.Order.FiresAt(point.Cylinder).After(from), length);
     }
 
     private static double MarginIn(TurningEngine engine, (double From, double Length) arc, double mark)
     {
-        var into = CrankAngle.Normalise(mark - arc.From, engine.Cycle);
+        var into = Circle.Normalise(mark - arc.From, engine.Cycle);
         return Math.Min(into, arc.Length - into);
     }
 

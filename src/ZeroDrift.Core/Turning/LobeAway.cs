@@ -6,10 +6,10 @@ namespace ZeroDrift.Core.Turning;
 public sealed record ClearPoint(LashRef Point, double MarginDeg);
 
 /// <summary>The next turn of the crank that brings another point clear.</summary>
-/// <param name="CrankDeg">Where it leads, 0 to below the cycle.</param>
+/// <param name="CrankDeg">Where it leads.</param>
 /// <param name="TurnDeg">Forwards from here.</param>
 /// <param name="Points">All of those left that can be measured there.</param>
-public sealed record NextClear(double CrankDeg, double TurnDeg, IReadOnlyList<ClearPoint> Points);
+public sealed record NextClear(CrankAngle CrankDeg, double TurnDeg, IReadOnlyList<ClearPoint> Points);
 
 /// <summary>
 /// The lobe-away school, cams in sight: no stops. What is left is measured in any order, each point where its lobe points away from its valve;
@@ -22,27 +22,25 @@ public sealed record LobeAway(IReadOnlyList<ClearPoint> Here, NextClear? Next)
 
     /// <summary>What can be measured here, and the smallest forward turn at which some other point left can be.</summary>
     /// <param name="engine">The engine.</param>
-    /// <param name="crankDeg">Where the crank stands, −7200 to 7200°.</param>
+    /// <param name="crank">Where the crank stands.</param>
     /// <param name="left">The points still to be measured; those only the book places are passed over.</param>
     /// <param name="leastMarginDeg">0 to 180°.</param>
-    /// <exception cref="BadInputException">An angle out of range, or a cylinder the engine lacks.</exception>
-    public static LobeAway From(TurningEngine engine, double crankDeg, IReadOnlyList<LashRef> left, double leastMarginDeg = DefaultLeastMarginDeg)
+    /// <exception cref="BadInputException">A margin out of range, or a cylinder the engine lacks.</exception>
+    public static LobeAway From(TurningEngine engine, CrankAngle crank, IReadOnlyList<LashRef> left, double leastMarginDeg = DefaultLeastMarginDeg)
     {
-        Require.InRange(crankDeg, -7200, 7200, "crankDeg", "The crank angle", "degrees");
         Require.InRange(leastMarginDeg, 0, 180, "leastMarginDeg", "The least margin", "degrees");
         for (var i = 0; i < left.Count; i++)
             if (!engine.Order.Has(left[i].Cylinder)) throw new BadInputException($"left[{i}].cylinder", $"Cylinder {left[i].Cylinder} is not on this engine of {engine.Order.Count}.");
-        var crank = CrankAngle.Normalise(crankDeg, engine.Cycle);
         var points = left.Where(p => engine.Places(p.Kind)).Distinct().ToList();
         var here = ClearAt(crank);
         var turns = points.Where(p => here.TrueForAll(h => h.Point != p)).Select(p => TurnTo(p)).Where(t => t is not null).Select(t => t!.Value).ToList();
         if (turns.Count == 0) return new LobeAway(here, null);
         var turn = turns.Min();
-        var there = CrankAngle.Normalise(crank + turn, engine.Cycle);
+        var there = crank.After(turn);
         return new LobeAway(here, new NextClear(there, turn, ClearAt(there)));
 
-        List<ClearPoint> ClearAt(double theta) =>
-            [.. from p in points let margin = engine.Margin(theta, p)!.Value where margin >= leastMarginDeg - CrankAngle.SamePlaceDeg select new ClearPoint(p, margin)];
+        List<ClearPoint> ClearAt(CrankAngle place) =>
+            [.. from p in points let margin = engine.Margin(place, p)!.Value where margin >= leastMarginDeg - Circle.SamePlaceDeg select new ClearPoint(p, margin)];
 
         double? TurnTo(LashRef point)
         {
@@ -51,10 +49,10 @@ public sealed record LobeAway(IReadOnlyList<ClearPoint> Here, NextClear? Next)
             for (var i = 0; i < arcs.Count; i++)
             {
                 var ends = arcs[i].From + arcs[i].Length;
-                var clear = CrankAngle.Normalise(arcs[(i + 1) % arcs.Count].From - ends, engine.Cycle);
-                if (arcs.Count == 1 && clear < CrankAngle.SamePlaceDeg) clear = engine.Cycle - arcs[0].Length;
-                if (clear < 2 * leastMarginDeg - CrankAngle.SamePlaceDeg) continue;
-                var turn = CrankAngle.Forward(crank, ends + leastMarginDeg + engine.Order.FiresAt(point.Cylinder), engine.Cycle);
+                var clear = Circle.Normalise(arcs[(i + 1) % arcs.Count].From - ends, engine.Cycle);
+                if (arcs.Count == 1 && clear < Circle.SamePlaceDeg) clear = engine.Cycle - arcs[0].Length;
+                if (clear < 2 * leastMarginDeg - Circle.SamePlaceDeg) continue;
+                var turn = Circle.Forward(crank, ends + leastMarginDeg + engine.Order.FiresAt(point.Cylinder), engine.Cycle);
                 if (least is null || turn < least) least = turn;
             }
             return least;

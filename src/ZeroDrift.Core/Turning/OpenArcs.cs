@@ -21,13 +21,13 @@ public sealed class OpenArcs
         {
             if (to - from <= 0)
                 throw new BadInputException("valveTiming", "A valve that closes before it opens cannot be: check the valve timing.");
-            if (to - from >= cycle - CrankAngle.SamePlaceDeg)
+            if (to - from >= cycle - Circle.SamePlaceDeg)
                 throw new BadInputException("valveTiming", $"With this timing and ramp guard a valve is open for the whole {cycle}° cycle, so nothing could be set: check both.");
-            var start = CrankAngle.Normalise(from, cycle);
+            var start = Circle.Normalise(from, cycle);
             sorted.Add((start, start + to - from));
         }
         arcs = Join(sorted, cycle);
-        if (arcs.Sum(arc => arc.Length) >= cycle - CrankAngle.SamePlaceDeg)
+        if (arcs.Sum(arc => arc.Length) >= cycle - Circle.SamePlaceDeg)
             throw new BadInputException("valveTiming", $"The lift intervals together cover the whole {cycle}° cycle, so nothing could be set: check the valve timing.");
     }
 
@@ -38,10 +38,10 @@ public sealed class OpenArcs
         var forward = cycle;
         foreach (var (from, length) in arcs)
         {
-            var into = CrankAngle.Normalise(local - from, cycle);
+            var into = Circle.Normalise(local - from, cycle);
             if (into > 0 && into < length) return (0, 0);
             back = Math.Min(back, into == 0 ? cycle - length : into - length);
-            forward = Math.Min(forward, CrankAngle.Normalise(from - local, cycle));
+            forward = Math.Min(forward, Circle.Normalise(from - local, cycle));
         }
         return (back, forward);
     }
@@ -51,7 +51,7 @@ public sealed class OpenArcs
     {
         foreach (var (from, length) in arcs)
         {
-            var into = CrankAngle.Normalise(local - from, cycle);
+            var into = Circle.Normalise(local - from, cycle);
             if (into > 0 && into < length) return -Math.Min(into, length - into);
         }
         var (back, forward) = Room(local);
@@ -66,7 +66,7 @@ public sealed class OpenArcs
         {
             var end = arcs[i].From + arcs[i].Length;
             var next = arcs[(i + 1) % arcs.Length].From + (i + 1 == arcs.Length ? cycle : 0);
-            if (next - end > best.Length) best = (CrankAngle.Normalise(end, cycle), next - end);
+            if (next - end > best.Length) best = (Circle.Normalise(end, cycle), next - end);
         }
         return best;
     }

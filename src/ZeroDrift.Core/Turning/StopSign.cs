@@ -5,7 +5,7 @@ namespace ZeroDrift.Core.Turning;
 /// <summary>Says in one sentence how a mechanic knows that the crank stands at a stop.</summary>
 internal static class StopSign
 {
-    public static string Describe(TurningEngine engine, double angle, TurningMethod? method)
+    public static string Describe(TurningEngine engine, CrankAngle angle, TurningMethod? method)
     {
         var compression = engine.CompressionAt(angle);
         var rocking = engine.RockingAt(angle);
@@ -18,30 +18,30 @@ internal static class StopSign
     }
 
     /// <summary>With nobody exactly on overlap, the valves that are held open at this angle are the proof.</summary>
-    private static string Seen(TurningEngine engine, double angle)
+    private static string Seen(TurningEngine engine, CrankAngle angle)
     {
         if (engine.Order.Count == 1) return engine.Order.Cycle == EngineCycle.FourStroke ? "; both its rockers are loose" : "";
         var open = OpenHere(engine, angle).Take(3).ToList();
         return open.Count == 0 ? "; no other valve is open" : "; " + string.Join(", ", open.Select(p => p.Spoken)) + (open.Count == 1 ? " is" : " are") + " held open";
     }
 
-    private static string Turning(TurningEngine engine, double angle)
+    private static string Turning(TurningEngine engine, CrankAngle angle)
     {
         foreach (var cylinder in engine.Order.Cylinders)
         {
             var local = engine.Local(angle, cylinder);
-            if (engine.Unguarded(LashKind.Exhaust)!.Arcs.Any(arc => CrankAngle.Same(local, arc.From, engine.Cycle)))
+            if (engine.Unguarded(LashKind.Exhaust)!.Arcs.Any(arc => Circle.Same(local, arc.From, engine.Cycle)))
                 return $"{cylinder} exhaust just begins to open.";
-            if (engine.Unguarded(LashKind.Intake) is { } intake && intake.Arcs.Any(arc => CrankAngle.Same(local, arc.From + arc.Length - 10, engine.Cycle)))
+            if (engine.Unguarded(LashKind.Intake) is { } intake && intake.Arcs.Any(arc => Circle.Same(local, arc.From + arc.Length - 10, engine.Cycle)))
                 return $"{cylinder} intake is almost closed.";
         }
         var open = OpenHere(engine, angle).Take(3).Select(p => p.Spoken).ToList();
         return open.Count == 0
-            ? $"{angle:0.#}° past TDC compression of {engine.Order.Cylinders[0]}."
-            : $"{angle:0.#}° past TDC compression of {engine.Order.Cylinders[0]}; {string.Join(", ", open)} held open.";
+            ? $"{angle} past TDC compression of {engine.Order.Cylinders[0]}."
+            : $"{angle} past TDC compression of {engine.Order.Cylinders[0]}; {string.Join(", ", open)} held open.";
     }
 
-    private static IEnumerable<LashRef> OpenHere(TurningEngine engine, double angle) =>
+    private static IEnumerable<LashRef> OpenHere(TurningEngine engine, CrankAngle angle) =>
         from cylinder in Enumerable.Range(1, engine.Order.Count)
         from kind in (LashKind[])[LashKind.Exhaust, LashKind.Intake]
         let arcs = engine.Unguarded(kind)

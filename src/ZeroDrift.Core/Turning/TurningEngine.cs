@@ -10,7 +10,7 @@ public sealed class TurningEngine
 {
     private readonly Dictionary<LashKind, OpenArcs> guarded = [];
     private readonly Dictionary<LashKind, OpenArcs> unguarded = [];
-    private List<double>? tdcMarks;
+    private List<CrankAngle>? tdcMarks;
 
     private TurningEngine(FiringOrder order, Func<double, IEnumerable<(LashKind, double From, double To)>> lifts, double guard)
     {
@@ -76,40 +76,40 @@ public sealed class TurningEngine
     /// <summary>The same without the guard: outside it a point is loose for certain.</summary>
     public OpenArcs? Unguarded(LashKind kind) => unguarded.GetValueOrDefault(kind);
 
-    /// <summary>Crank angle seen from one cylinder: 0 at its own TDC compression.</summary>
-    public double Local(double theta, int cylinder) => CrankAngle.Normalise(theta - Order.FiresAt(cylinder), Cycle);
+    /// <summary>A position of the crank on this engine, given in degrees of −7200 to 7200.</summary>
+    /// <exception cref="BadInputException">Field <paramref name="field"/>: outside the range.</exception>
+    public CrankAngle At(double degrees, string field = "crankDeg") => CrankAngle.Of(degrees, Order.Cycle, field);
+
+    /// <summary>The position as one cylinder sees it: 0 at its own TDC compression.</summary>
+    public CrankAngle Local(CrankAngle crank, int cylinder) => crank.After(-Order.FiresAt(cylinder).Degrees);
 
     /// <summary>Degrees to the nearest edge of the point's guarded lift: positive clear, negative open. Null where only the book places it.</summary>
-    public double? Margin(double theta, LashRef point) => Guarded(point.Kind)?.Margin(Local(theta, point.Cylinder));
+    public double? Margin(CrankAngle crank, LashRef point) => Guarded(point.Kind)?.Margin(Local(crank, point.Cylinder));
 
     /// <summary>The cylinder exactly at TDC compression here, or null.</summary>
-    public int? CompressionAt(double theta) => CylinderAt(theta);
+    public int? CompressionAt(CrankAngle crank) => CylinderAt(crank);
 
     /// <summary>The cylinder whose valves are on overlap here: 360° from its own compression, within 1e-6°. Null where none is, and on a two-stroke, which has no overlap.</summary>
-    public int? RockingAt(double theta) => Order.Cycle == EngineCycle.TwoStroke ? null : CylinderAt(theta + 360);
+    public int? RockingAt(CrankAngle crank) => Order.Cycle == EngineCycle.TwoStroke ? null : CylinderAt(crank.After(360));
 
     /// <summary>Every TDC mark that comes up in one cycle: each cylinder's firing angle and 360° from it; ascending, each once.</summary>
-    public IReadOnlyList<double> TdcMarks => tdcMarks ??= FindTdcMarks();
+    public IReadOnlyList<CrankAngle> TdcMarks => tdcMarks ??= FindTdcMarks();
 
-    private List<double> FindTdcMarks()
+    private List<CrankAngle> FindTdcMarks()
     {
-        var marks = new List<double>();
+        var marks = new List<CrankAngle>();
         foreach (var cylinder in Order.Cylinders)
         {
-            foreach (var mark in (double[])[Order.FiresAt(cylinder), Order.FiresAt(cylinder) + 360])
-            {
-                var here = CrankAngle.Normalise(mark, Cycle);
-                if (!marks.Exists(known => CrankAngle.Same(known, here, Cycle))) marks.Add(here);
-            }
+            foreach (var mark in (CrankAngle[])[Order.FiresAt(cylinder), Order.FiresAt(cylinder).After(360)])
+                if (!marks.Exists(known => known.IsAt(mark))) marks.Add(mark);
         }
-        marks.Sort();
-        return marks;
+        return [.. marks.OrderBy(m => m.Degrees)];
     }
 
-    private int? CylinderAt(double theta)
+    private int? CylinderAt(CrankAngle crank)
     {
         foreach (var cylinder in Order.Cylinders)
-            if (CrankAngle.Same(theta, Order.FiresAt(cylinder), Cycle)) return cylinder;
+            if (crank.IsAt(Order.FiresAt(cylinder))) return cylinder;
         return null;
     }
 

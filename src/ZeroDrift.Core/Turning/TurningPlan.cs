@@ -10,13 +10,13 @@ namespace ZeroDrift.Core.Turning;
 public sealed record PlacedPoint(LashRef Point, double? MarginDeg, double? RoomBackDeg, double? RoomForwardDeg);
 
 /// <summary>A position of the crank and what is set there.</summary>
-/// <param name="CrankDeg">0 to below the cycle.</param>
+/// <param name="CrankDeg">Where.</param>
 /// <param name="TurnFromPreviousDeg">Degrees to bar forward from the stop before; 0 at the first.</param>
 /// <param name="CompressionCylinder">The cylinder exactly at TDC compression, if any.</param>
 /// <param name="RockingCylinder">The cylinder exactly on overlap, if any.</param>
 /// <param name="Sign">What tells the mechanic that this is the stop.</param>
 /// <param name="Set">The points set here.</param>
-public sealed record TurningStop(double CrankDeg, double TurnFromPreviousDeg, int? CompressionCylinder, int? RockingCylinder, string Sign, IReadOnlyList<PlacedPoint> Set);
+public sealed record TurningStop(CrankAngle CrankDeg, double TurnFromPreviousDeg, int? CompressionCylinder, int? RockingCylinder, string Sign, IReadOnlyList<PlacedPoint> Set);
 
 /// <summary>A point that cannot be set by the plan, and why.</summary>
 /// <param name="Point">Cylinder and kind.</param>
@@ -33,4 +33,4 @@ public sealed record TurningPlan(IReadOnlyList<TurningStop> Stops, IReadOnlyList
 /// <param name="StartCylinder">Where to begin; null: the first in the firing order. Crank degrees stay absolute.</param>
 /// <param name="CrankNowDeg">Where the crank stands: the plan begins with the first stop at or ahead of it, and <paramref name="StartCylinder"/> is not used.</param>
 /// <param name="BookStops">The list, for <see cref="TurningMethod.Book"/>.</param>
-public sealed record TurningRequest(TurningMethod Method, IReadOnlyList<LashKind>? Kinds = null, int? StartCylinder = null, IReadOnlyList<BookStop>? BookStops = null, double? CrankNowDeg = null);
+public sealed record TurningRequest(TurningMethod Method, IReadOnlyList<LashKind>? Kinds = null, int? StartCylinder = null, IReadOnlyList<BookStop>? BookStops = null, CrankAngle? CrankNowDeg = null);

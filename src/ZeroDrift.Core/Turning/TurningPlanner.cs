@@ -16,7 +16,6 @@ public static class TurningPlanner
     public static TurningPlan Plan(TurningEngine engine, TurningRequest request)
     {
         var points = Points(engine, request.Kinds);
-        if (request.CrankNowDeg is { } stands) Require.InRange(stands, -7200, 7200, "crankNowDeg", "The crank angle", "degrees");
         var start = (request.CrankNowDeg is null ? request.StartCylinder : null) ?? engine.Order.Cylinders[0];
         if (!engine.Order.Has(start))
             throw new BadInputException("startCylinder", $"Cylinder {start} is not on this engine; choose one of {engine.Order}.");
@@ -25,30 +24,29 @@ public static class TurningPlanner
 
         var plan = request.Method switch
         {
-            TurningMethod.TwoStop => BestOf(engine, points, [engine.Order.FiresAt(start), engine.Order.FiresAt(start) + 360]),
+            TurningMethod.TwoStop => BestOf(engine, points, [engine.Order.FiresAt(start), engine.Order.FiresAt(start).After(360)]),
             TurningMethod.PerCylinder or TurningMethod.Rocking => OwnCompression(engine, points, start, request.Method),
             TurningMethod.ExhaustOpeningIntakeClosing => ByEachOther(engine, points, start),
             TurningMethod.FewestStops => Fewest(engine, points),
             TurningMethod.Book => BookList.Check(engine, points, request.BookStops),
             _ => throw new BadInputException("method", "This method is not known."),
         };
-        return request.CrankNowDeg is { } now ? FromWhereItStands(engine, plan, now, request.Method) : plan;
+        return request.CrankNowDeg is { } now ? FromWhereItStands(plan, now, request.Method) : plan;
     }
 
     /// <summary>
     /// The same stops, so that every point keeps its own, taken forwards from where the crank stands. Exhaust opening / intake closing keeps its
     /// order and begins with the stop that comes up first; a book list is the book's, and only its first turn is counted from here.
     /// </summary>
-    private static TurningPlan FromWhereItStands(TurningEngine engine, TurningPlan plan, double now, TurningMethod method)
+    private static TurningPlan FromWhereItStands(TurningPlan plan, CrankAngle here, TurningMethod method)
     {
-        var here = CrankAngle.Normalise(now, engine.Cycle);
-        double Ahead(TurningStop stop) => CrankAngle.Forward(here, stop.CrankDeg, engine.Cycle);
+        double Ahead(TurningStop stop) => here.ForwardTo(stop.CrankDeg);
         IEnumerable<TurningStop> order = plan.Stops;
         if (method == TurningMethod.ExhaustOpeningIntakeClosing && plan.Stops.Count > 0)
         {
             var first = 0;
             for (var i = 1; i < plan.Stops.Count; i++)
-                if (Ahead(plan.Stops[i]) < Ahead(plan.Stops[first]) - CrankAngle.SamePlaceDeg) first = i;
+                if (Ahead(plan.Stops[i]) < Ahead(plan.Stops[first]) - Circle.SamePlaceDeg) first = i;
             order = plan.Stops.Skip(first).Concat(plan.Stops.Take(first));
         }
         else if (method != TurningMethod.Book)
@@ -59,7 +57,7 @@ public static class TurningPlanner
         var stands = here;
         foreach (var stop in order)
         {
-            stops.Add(stop with { TurnFromPreviousDeg = CrankAngle.Forward(stands, stop.CrankDeg, engine.Cycle) });
+            stops.Add(stop with { TurnFromPreviousDeg = stands.ForwardTo(stop.CrankDeg) });
             stands = stop.CrankDeg;
         }
         return plan with { Stops = stops };
@@ -77,9 +75,8 @@ public static class TurningPlanner
                    select new LashRef(cylinder, kind)];
     }
 
-    private static TurningPlan BestOf(TurningEngine engine, IReadOnlyList<LashRef> points, IReadOnlyList<double> stops)
+    private static TurningPlan BestOf(TurningEngine engine, IReadOnlyList<LashRef> points, IReadOnlyList<CrankAngle> angles)
     {
-        var angles = stops.Select(stop => CrankAngle.Normalise(stop, engine.Cycle)).ToArray();
         var sets = angles.Select(_ => new List<LashRef>()).ToArray();
         var unplaced = new List<UnplacedPoint>();
         foreach (var point in points)
@@ -90,10 +87,10 @@ public static class TurningPlanner
                 continue;
             }
             var best = 0;
-            for (var i = 1; i < angles.Length; i++)
-                if (engine.Margin(angles[i], point) > engine.Margin(angles[best], point) + CrankAngle.SamePlaceDeg) best = i;
+            for (var i = 1; i < angles.Count; i++)
+                if (engine.Margin(angles[i], point) > engine.Margin(angles[best], point) + Circle.SamePlaceDeg) best = i;
             var margin = engine.Margin(angles[best], point)!.Value;
-            if (margin > CrankAngle.SamePlaceDeg) sets[best].Add(point);
+            if (margin > Circle.SamePlaceDeg) sets[best].Add(point);
             else unplaced.Add(NoStop(point, margin));
         }
         return new TurningPlan(Stops(engine, [.. angles.Zip(sets)]), unplaced);
@@ -112,13 +109,13 @@ public static class TurningPlanner
         var exhaustOpens = engine.Unguarded(LashKind.Exhaust)!.Arcs[0].From;
         var intake = engine.Unguarded(LashKind.Intake)!.Arcs[0];
         var intakeAlmostClosed = intake.From + intake.Length - 10;
-        var wanted = new List<(double, IEnumerable<LashRef>)>();
+        var wanted = new List<(CrankAngle, IEnumerable<LashRef>)>();
         for (var i = 0; i < engine.Order.Count; i++)
         {
             var cylinder = (start - 1 + i) % engine.Order.Count + 1;
             var own = points.Where(p => p.Cylinder == cylinder).ToList();
-            wanted.Add((engine.Order.FiresAt(cylinder) + exhaustOpens, own.Where(p => p.Kind == LashKind.Intake)));
-            wanted.Add((engine.Order.FiresAt(cylinder) + intakeAlmostClosed, own.Where(p => p.Kind != LashKind.Intake)));
+            wanted.Add((engine.Order.FiresAt(cylinder).After(exhaustOpens), own.Where(p => p.Kind == LashKind.Intake)));
+            wanted.Add((engine.Order.FiresAt(cylinder).After(intakeAlmostClosed), own.Where(p => p.Kind != LashKind.Intake)));
         }
         return AtGivenStops(engine, wanted, TurningMethod.ExhaustOpeningIntakeClosing);
     }
@@ -135,18 +132,17 @@ public static class TurningPlanner
         return plan with { CannotSet = [.. beyond, .. plan.CannotSet] };
     }
 
-    private static TurningPlan AtGivenStops(TurningEngine engine, IEnumerable<(double Angle, IEnumerable<LashRef> Points)> wanted, TurningMethod method)
+    private static TurningPlan AtGivenStops(TurningEngine engine, IEnumerable<(CrankAngle Angle, IEnumerable<LashRef> Points)> wanted, TurningMethod method)
     {
-        var stops = new List<(double, List<LashRef>)>();
+        var stops = new List<(CrankAngle, List<LashRef>)>();
         var unplaced = new List<UnplacedPoint>();
-        foreach (var (angle, points) in wanted)
+        foreach (var (here, points) in wanted)
         {
-            var here = CrankAngle.Normalise(angle, engine.Cycle);
             var set = new List<LashRef>();
             foreach (var point in points)
             {
                 if (engine.Margin(here, point) is not { } margin) unplaced.Add(OnlyTheBook(point));
-                else if (margin > CrankAngle.SamePlaceDeg) set.Add(point);
+                else if (margin > Circle.SamePlaceDeg) set.Add(point);
                 else unplaced.Add(NoStop(point, margin));
             }
             stops.Add((here, set));
@@ -154,7 +150,7 @@ public static class TurningPlanner
         return new TurningPlan(Stops(engine, stops, method), unplaced);
     }
 
-    internal static IReadOnlyList<TurningStop> Stops(TurningEngine engine, IReadOnlyList<(double Angle, List<LashRef> Set)> stops, TurningMethod? method = null)
+    internal static IReadOnlyList<TurningStop> Stops(TurningEngine engine, IReadOnlyList<(CrankAngle Angle, List<LashRef> Set)> stops, TurningMethod? method = null)
     {
         var result = new List<TurningStop>();
         for (var i = 0; i < stops.Count; i++)
@@ -162,7 +158,7 @@ public static class TurningPlanner
             var (angle, set) = stops[i];
             result.Add(new TurningStop(
                 angle,
-                i == 0 ? 0 : CrankAngle.Forward(stops[i - 1].Angle, angle, engine.Cycle),
+                i == 0 ? 0 : stops[i - 1].Angle.ForwardTo(angle),
                 engine.CompressionAt(angle),
                 engine.RockingAt(angle),
                 StopSign.Describe(engine, angle, method),
@@ -174,7 +170,7 @@ public static class TurningPlanner
     internal static UnplacedPoint OnlyTheBook(LashRef point) =>
         new(point, null, $"Where {point.Spoken} is free depends on its own lobe: only the book's stop list can place it.");
 
-    private static PlacedPoint Placed(TurningEngine engine, double angle, LashRef point)
+    private static PlacedPoint Placed(TurningEngine engine, CrankAngle angle, LashRef point)
     {
         if (engine.Guarded(point.Kind) is not { } arcs) return new PlacedPoint(point, null, null, null);
         var local = engine.Local(angle, point.Cylinder);

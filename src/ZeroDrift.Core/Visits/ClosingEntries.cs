@@ -1,4 +1,5 @@
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 
@@ -38,7 +39,7 @@ public sealed record CorrectedFields
     public DateOnly? Date { get; init; }
 
     /// <summary>Of an opening: the meter.</summary>
-    public double? ShownHours { get; init; }
+    public EngineHours? ShownHours { get; init; }
 
     /// <summary>Of a condition.</summary>
     public SpecCondition? Condition { get; init; }

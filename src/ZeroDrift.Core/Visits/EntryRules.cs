@@ -127,7 +127,7 @@ internal static class EntryRules
     private static Refusal? Shim(ShimRead e)
     {
         var mm = Lengths.Length.Parse(e.Thickness, e.Unit, "thickness").Millimetres;
-        return mm is > 0 and <= Require.LargestClearanceMm ? null : Malformed("thickness", $"{e.Thickness} is no thickness of a shim; above 0 to 25 mm is taken. Check the unit.");
+        return mm is > 0 and <= Require.ThickestMm ? null : Malformed("thickness", $"{e.Thickness} is no thickness of a shim; above 0 to 25 mm is taken. Check the unit.");
     }
 
     private static Refusal? Keep(VisitFold fold, Kept e)

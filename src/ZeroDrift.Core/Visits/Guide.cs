@@ -26,7 +26,7 @@ internal static class Guide
         var unmeasured = open.Find(visit.OwesFound);
         var point = visit.Setting == SettingOrder.StopFirst ? unmeasured ?? open[0] : open[0];
         if (!visit.Opened!.Bench && !visit.IsProved(point) && stop.CrankDeg is { } angle)
-            return new NextTask(visit.CrankDeg is { } here && visit.Plan.Same(here, angle) ? NextDo.Prove : NextDo.Bar, point.Point.Label, angle);
+            return new NextTask(visit.CrankDeg is { } here && StopPlan.Same(here, angle) ? NextDo.Prove : NextDo.Bar, point.Point.Label, angle);
         var task = visit.OwesFound(point) ? NextDo.Measure
             : point.Said?.Outcome == PointOutcome.Set || point.Growing(ReadingStage.AsLeft) is not null ? NextDo.MeasureAgain
             : NextDo.Set;

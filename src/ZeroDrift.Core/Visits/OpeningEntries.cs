@@ -1,4 +1,5 @@
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Core.Visits;
@@ -72,7 +73,7 @@ public sealed record Opened : Entry
     public required DateOnly Date { get; init; }
 
     /// <summary>What the hour meter shows; null only on a bench.</summary>
-    public double? ShownHours { get; init; }
+    public EngineHours? ShownHours { get; init; }
 
     /// <summary>The context the device folded by.</summary>
     public string? ContextId { get; init; }

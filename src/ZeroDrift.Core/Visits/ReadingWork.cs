@@ -51,7 +51,7 @@ public sealed class ReadingWork
     {
         if (figureLast && Figure is { } figure) return OfFigure(figure, dialConversion);
         if (tries.FindLast(t => t.CorrectedFigure is not null) is { } corrected) return WrittenFigure.Parse(corrected.CorrectedFigure!, corrected.Unit, "figure");
-        return tries.Count == 0 ? new Reading(null, null, null, null) : Reading.FromBlades([.. tries.Select(t => t.Trial)]);
+        return tries.Count == 0 ? Reading.Nothing : Reading.FromBlades([.. tries.Select(t => t.Trial)]);
     }
 
     /// <summary>The same, or nothing where it contradicts itself.</summary>
@@ -63,7 +63,7 @@ public sealed class ReadingWork
         }
         catch (BadInputException)
         {
-            return new Reading(null, null, null, null);
+            return Reading.Nothing;
         }
     }
 
@@ -89,7 +89,7 @@ public sealed class ReadingWork
         {
             if (!double.TryParse(figure.Figure.Replace(',', '.'), System.Globalization.NumberStyles.AllowDecimalPoint, System.Globalization.CultureInfo.InvariantCulture, out _))
                 throw new BadInputException("figure", $"'{figure.Figure}' is not a figure; write it like 0.5.");
-            return new Reading(null, null, null, null);
+            return Reading.Nothing;
         }
         var unit = WrittenFigure.Unit(figure.Unit);
         if (figure.With == FigureSource.Figure) return WrittenFigure.Parse(figure.Figure, unit, "figure");

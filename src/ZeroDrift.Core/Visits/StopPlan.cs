@@ -7,12 +7,13 @@ namespace ZeroDrift.Core.Visits;
 /// <param name="CrankDeg">Where; null for the points that no stop reaches, each found by eye.</param>
 /// <param name="Turning">The planner's stop; null with the angle.</param>
 /// <param name="Points">Labels.</param>
-public sealed record PlannedStop(double? CrankDeg, TurningStop? Turning, IReadOnlyList<string> Points);
+public sealed record PlannedStop(CrankAngle? CrankDeg, TurningStop? Turning, IReadOnlyList<string> Points);
 
 /// <summary>The stops of a visit by its school of positions.</summary>
 public sealed class StopPlan
 {
-    private readonly Dictionary<string, double?> stopOf = [];
+    private readonly EngineCycle cycle;
+    private readonly Dictionary<string, CrankAngle?> stopOf = [];
 
     /// <summary>The plan of a type by a method.</summary>
     /// <exception cref="BadInputException">A method the cycle does not allow, or a book without a list.</exception>
@@ -30,7 +31,7 @@ public sealed class StopPlan
         var rest = type.Points.Where(p => !stopOf.ContainsKey(p.Label)).Select(p => p.Label).ToList();
         if (rest.Count > 0) stops.Add(new PlannedStop(null, null, rest));
         Stops = stops;
-        Cycle = type.Order.Cycle.Degrees();
+        cycle = type.Order.Cycle;
     }
 
     /// <summary>What the planner said.</summary>
@@ -39,16 +40,17 @@ public sealed class StopPlan
     /// <summary>The stops in order; the points no stop reaches come last.</summary>
     public IReadOnlyList<PlannedStop> Stops { get; }
 
-    /// <summary>720 or 360 degrees.</summary>
-    public double Cycle { get; }
+    /// <summary>A position of this engine's crank, from degrees of any size.</summary>
+    public CrankAngle At(double degrees) => CrankAngle.At(degrees, cycle);
 
     /// <summary>The stop of a point; null where only eye or book places it.</summary>
-    public double? StopOf(string label) => stopOf.GetValueOrDefault(label);
+    public CrankAngle? StopOf(string label) => stopOf.GetValueOrDefault(label);
 
     /// <summary>Whether two angles are one stop, within a thousandth of a degree.</summary>
-    public bool Same(double a, double b)
+    public static bool Same(CrankAngle a, CrankAngle b)
     {
-        var apart = CrankAngle.Normalise(a - b, Cycle);
-        return apart <= 1e-3 || Cycle - apart <= 1e-3;
+        var cycle = a.Cycle.Degrees();
+        var apart = Circle.Normalise(a.Degrees - b.Degrees, cycle);
+        return apart <= 1e-3 || cycle - apart <= 1e-3;
     }
 }

@@ -99,13 +99,13 @@ public sealed class Visit
     public ContextDemands? Demands => context.For(fold.Condition?.Condition);
 
     /// <summary>The stop proved now, or nothing.</summary>
-    public IReadOnlyList<double> Proved => fold.ProvedDeg is { } deg ? [CrankAngle.Normalise(deg, fold.Plan.Cycle)] : [];
+    public IReadOnlyList<CrankAngle> Proved => fold.ProvedAt is { } proved ? [proved] : [];
 
     /// <summary>Points proved by name.</summary>
     public IReadOnlySet<string> ProvedPoints => fold.ProvedPoints;
 
     /// <summary>Where the crank stands: the last of barred to and proved.</summary>
-    public double? CrankDeg => fold.CrankDeg;
+    public CrankAngle? CrankDeg => fold.Crank;
 
     /// <summary>Steps ticked, in the order of the lists.</summary>
     public IReadOnlyList<string> Ticked => [.. context.Steps.Where(s => fold.IsTicked(s.Key)).Select(s => s.Key)];

@@ -1,4 +1,5 @@
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 
 namespace ZeroDrift.Core.Visits;
@@ -48,7 +49,7 @@ public sealed record VisitStep(string Key, StepList List, string Text)
     public string? Point { get; init; }
 
     /// <summary>The crank angle it belongs to.</summary>
-    public double? CrankDeg { get; init; }
+    public CrankAngle? CrankDeg { get; init; }
 
     /// <summary>Parts counted: the number said at <see cref="Counting.Out"/> must come back.</summary>
     public Counting? Counts { get; init; }
@@ -73,7 +74,7 @@ public sealed record ExpectedFigure(double ClearanceMm, double StandardUncertain
 /// <param name="Date">The day.</param>
 /// <param name="ShownHours">What it showed.</param>
 /// <param name="OffsetHours">Hours of earlier meters.</param>
-public sealed record ContextMeter(DateOnly Date, double ShownHours, double OffsetHours);
+public sealed record ContextMeter(DateOnly Date, EngineHours ShownHours, double OffsetHours);
 
 /// <summary>A point an earlier visit left waiting, with what it was found as.</summary>
 public sealed record AwaitingPoint(string Point, FigureView Found);

@@ -34,11 +34,11 @@ internal sealed class VisitFold
 
     public ConditionStated? Condition { get; private set; }
 
-    public double? ProvedDeg { get; private set; }
+    public CrankAngle? ProvedAt { get; private set; }
 
     public IReadOnlySet<string> ProvedPoints { get; private set; } = new HashSet<string>();
 
-    public double? CrankDeg { get; private set; }
+    public CrankAngle? Crank { get; private set; }
 
     public Signed? Signed { get; private set; }
 
@@ -68,7 +68,7 @@ internal sealed class VisitFold
     public PointWork? PointOf(string label) => points.GetValueOrDefault(label);
 
     /// <summary>Whether a figure at this point is proved: its stop by the plan, or the point by name.</summary>
-    public bool IsProved(string label) => ProvedPoints.Contains(label) || (ProvedDeg is { } deg && Plan.StopOf(label) is { } stop && Plan.Same(deg, stop));
+    public bool IsProved(string label) => ProvedPoints.Contains(label) || (ProvedAt is { } proved && Plan.StopOf(label) is { } stop && StopPlan.Same(proved, stop));
 
     public void Apply(Entry entry)
     {
@@ -109,16 +109,17 @@ internal sealed class VisitFold
 
     private void Prove(PositionProved e)
     {
-        ProvedDeg = e.CrankDeg;
+        ProvedAt = e.CrankDeg is { } deg ? Plan.At(deg) : null;
         ProvedPoints = e.Points.ToHashSet();
-        if (e.CrankDeg is { } deg) CrankDeg = CrankAngle.Normalise(deg, Plan.Cycle);
+        Crank = ProvedAt ?? Crank;
     }
 
     private void Bar(BarredTo e)
     {
-        if (ProvedDeg is not { } proved || !Plan.Same(proved, e.CrankDeg)) ProvedDeg = null;
+        var here = Plan.At(e.CrankDeg);
+        if (ProvedAt is not { } proved || !StopPlan.Same(proved, here)) ProvedAt = null;
         ProvedPoints = new HashSet<string>();
-        CrankDeg = CrankAngle.Normalise(e.CrankDeg, Plan.Cycle);
+        Crank = here;
     }
 
     private void Measure(FigureEntry e)

@@ -1,3 +1,4 @@
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
 
@@ -48,7 +49,7 @@ public enum NextDo
 }
 
 /// <summary>The next thing to do.</summary>
-public sealed record NextTask(NextDo Do, string? Point = null, double? CrankDeg = null, string? Step = null);
+public sealed record NextTask(NextDo Do, string? Point = null, CrankAngle? CrankDeg = null, string? Step = null);
 
 /// <summary>One point as it stands.</summary>
 /// <param name="Point">Its label.</param>

@@ -24,7 +24,7 @@ public static class DemandMapping
     public static Demand ToDemand(this SpecLineRow line, FleetRow fleet)
     {
         if (line.Zero) return new Demand.Zero();
-        if (line.Turns is not null || line.Fraction is not null) return Demand.Preload.Of(line.Turns, line.Fraction);
+        if (line.Turns is not null || line.Fraction is not null) return Demand.Preload.Of(Turns.Of(line.Turns, "turns", "The preload"), line.Fraction);
         if (line.HeightMm is { } height) return new Demand.Height(height);
         if (line.TorqueNm is { } torque) return new Demand.Torque(torque);
         var unit = Length.ParseUnit(line.Unit);
@@ -33,10 +33,10 @@ public static class DemandMapping
             return Demand.Gap.OfSingleFigure(single, Figure(line.TightSide, "tightSide") ?? fleet.ToleranceTightMm, Figure(line.LooseSide, "looseSide") ?? fleet.ToleranceLooseMm, unit)
                 with
             { FleetTolerance = string.IsNullOrWhiteSpace(line.TightSide) && string.IsNullOrWhiteSpace(line.LooseSide) };
-        return Demand.Gap.OfWindow(Needed(line.Min, "min"), Needed(line.Max, "max"), Figure(line.Set, "set"));
+        return Demand.Gap.OfWindow(Window.Of(Needed(line.Min, "min"), Needed(line.Max, "max")), Figure(line.Set, "set"));
 
-        double? Figure(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Length.Parse(text, unit, field).Millimetres;
-        double Needed(string? text, string field) => Length.Parse(text, unit, field).Millimetres;
+        Clearance? Figure(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Needed(text, field);
+        Clearance Needed(string? text, string field) => Clearance.OfMm(Length.Parse(text, unit, field).Millimetres, field);
     }
 
     /// <summary>The line as the source writes it.</summary>

@@ -15,11 +15,11 @@ public static class TypeMapping
         RampGuardDeg = row.RampGuardDeg,
         Points = [.. row.Points.OrderBy(p => p.Order).Select(p => p.ToCore(row.Figures()))],
         Method = row.Method,
-        BookStops = [.. row.BookStops.Select(stop => new BookStop(stop.CrankDeg, [.. stop.Points.Select(ParseRef)]))],
+        BookStops = [.. row.BookStops.Select(stop => new BookStop(CrankAngle.Of(stop.CrankDeg, row.Cycle), [.. stop.Points.Select(ParseRef)]))],
     };
 
     /// <summary>What its adjusters are made of.</summary>
-    public static AdjusterFigures Figures(this EngineTypeRow row) => new(row.PitchMm, row.ClearancePerTravel, row.ClockwiseCloses, row.ShimSizesMm, row.ShimPerClearance, row.TravelTurns, row.SelfLocking);
+    public static AdjusterFigures Figures(this EngineTypeRow row) => new(row.PitchMm, row.ClearancePerTravel, row.ClockwiseCloses, row.ShimSizesMm, row.ShimPerClearance, Turns.Of(row.TravelTurns), row.SelfLocking);
 
     public static LashPoint ToCore(this LashPointRow row, AdjusterFigures figures) =>
         new(row.Label, row.Cylinder, row.Kind, row.Place, row.Adjuster.With(figures), row.Bank, row.Along, row.Adjuster == AdjusterKind.BridgeScrew ? new Bridge(false) : null);

@@ -1,3 +1,4 @@
+using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Data.Model;
@@ -36,5 +37,5 @@ public sealed class ReadingRow
     /// <summary>A part of it was changed at this visit: its history ends here.</summary>
     public bool PartChanged { get; set; }
 
-    public Reading ToReading() => new(LowerMm, UpperMm, EstimateMm, UncertaintyMm);
+    public Reading ToReading() => new(Clearance.OfMm(LowerMm), Clearance.OfMm(UpperMm), Clearance.OfMm(EstimateMm), UncertaintyMm);
 }

@@ -3,6 +3,7 @@ using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
@@ -42,7 +43,7 @@ public static class EngineLives
     {
         var meter = readings.ToHistory();
         var visits = all.Where(v => v.TotalHours is not null).OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
-        var hoursNow = Math.Max(meter.Latest?.TotalHours ?? 0, visits.Count > 0 ? visits[^1].TotalHours!.Value : 0);
+        var hoursNow = Math.Max(meter.Latest?.TotalHours.Hours ?? 0, visits.Count > 0 ? visits[^1].TotalHours!.Value : 0);
         var breakIns = visits.Where(v => v.Job == JobKind.Build).Select(v => v.TotalHours!.Value).ToList();
         var byVisit = visits.Select(v => figures[v.Key].ToLookup(r => r.Point, StringComparer.Ordinal)).ToList();
         var before = new List<(double?, double?)>();
@@ -57,7 +58,7 @@ public static class EngineLives
                 if (rows.Count == 0) continue;
                 var visit = visits[i];
                 var (found, left) = (rows.Find(r => r.Stage == StandingStage.Found), rows.Find(r => r.Stage == StandingStage.Left));
-                own.Add(new PointVisit(visit.TotalHours!.Value, Figure(found), Figure(left))
+                own.Add(new PointVisit(EngineHours.Of(visit.TotalHours!.Value), Figure(found), Figure(left))
                 {
                     Adjusted = left is not null,
                     Excluded = visit.OutOfTrend,
@@ -73,12 +74,12 @@ public static class EngineLives
             return new PointRecord(point.Label, point.Kind.ToString(), demands.GetValueOrDefault(point.Kind) as Demand.Gap, own, standing?.ToReading()) { StandingDragged = standing?.Dragged ?? false };
         }).ToList();
         var usage = Usage.Of(meter.Totals, today, engine.DutyHoursPerDay, engine.MonthlyWeights);
-        return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), hoursNow, usage, Clock(type, visits), points), meter.Offset, before);
+        return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), EngineHours.Of(hoursNow), usage, Clock(type, visits), points), meter.Offset, before);
     }
 
-    private static (double, double)? Figure(ReadingRow? reading) => reading is { EstimateMm: { } mm, UncertaintyMm: { } u } ? (mm, u) : null;
+    private static (Clearance, double)? Figure(ReadingRow? reading) => reading is { EstimateMm: { } mm, UncertaintyMm: { } u } ? (Clearance.OfMm(mm), u) : null;
 
     private static BookClock? Clock(EngineTypeRow type, List<VisitRow> visits) => visits.FindLast(v => v.StartsClock) is { } last
-        ? new BookClock(type.BookHours, type.BookMonths, type.FirstCheckHours, last.TotalHours!.Value, last.Date, last.Job == JobKind.Build)
+        ? new BookClock(EngineHours.Of(type.BookHours), type.BookMonths, EngineHours.Of(type.FirstCheckHours), EngineHours.Of(last.TotalHours!.Value), last.Date, last.Job == JobKind.Build)
         : null;
 }

@@ -11,13 +11,13 @@ namespace ZeroDrift.Data.Outlooks;
 /// <summary>What is kept of an engine's outlook: all that the yard, the engine's page and a context need without reading its life.</summary>
 public sealed record OutlookContent
 {
-    public required double HoursNow { get; init; }
+    public required EngineHours HoursNow { get; init; }
 
     /// <summary>What to take off the total for what the meter shows.</summary>
     public required double MeterOffset { get; init; }
     public required Usage Usage { get; init; }
     public BookClock? Book { get; init; }
-    public double? DriftHours { get; init; }
+    public EngineHours? DriftHours { get; init; }
     public double? EarlyHours { get; init; }
     public double? LateHours { get; init; }
     public string? DecidedBy { get; init; }
@@ -32,7 +32,11 @@ public sealed record OutlookContent
 
     public string ToJson() => JsonSerializer.Serialize(this, Json);
 
-    private static JsonSerializerOptions Json { get; } = ContractJson.Apply(new JsonSerializerOptions(JsonSerializerDefaults.Web) { DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull });
+    private static JsonSerializerOptions Json { get; } = ContractJson.Apply(new JsonSerializerOptions(JsonSerializerDefaults.Web)
+    {
+        DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull,
+        Converters = { new HoursAsNumber() },
+    });
 }
 
 /// <summary>A point that stands out of its window: found, and not set.</summary>

@@ -4,6 +4,7 @@ using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
@@ -263,7 +264,7 @@ internal static class FirstVersion
         {
             var (date, total, shown) = (visit.Day("Date"), visit.Number("TotalHours"), visit.Number("ShownHours"));
             // A logbook named total hours; the meter in place showed less.
-            if (Math.Abs(meter.TotalOn(date, shown) - total) > 0.5 && total - meter.TotalOn(date, 0) is >= 0 and var ownMeter) shown = ownMeter;
+            if (Math.Abs(meter.TotalOn(date, EngineHours.Of(shown)) - total) > 0.5 && total - meter.TotalOn(date, default) is >= 0 and var ownMeter) shown = ownMeter;
             draft.Open(visit.Word<JobKind>("Job"), date, shown, Camel(visit.Text("Method")), visit.Json<List<string>>("TrayBlades") ?? [], visit.Text("TrayUnit"), visit.OptionalText("Blades"));
             if (visit.Text("MeasuringMethod") is { Length: > 0 } and not "blades" and var means) draft.Note($"Measured with: {means}.");
         }
@@ -321,7 +322,7 @@ internal static class FirstVersion
             var root = Root(row);
             (draft.At, draft.By) = (row.Instant("At"), personOf(row.OptionalText("Who")).Id);
             var unit = row.Text("Unit");
-            var figure = row.OptionalText("Written") is { Length: > 0 } written ? written : WrittenFigure.Write(new Reading(row.OptionalNumber("LowerMm"), row.OptionalNumber("UpperMm"), row.OptionalNumber("EstimateMm"), row.OptionalNumber("UncertaintyMm")), Length.ParseUnit(unit));
+            var figure = row.OptionalText("Written") is { Length: > 0 } written ? written : WrittenFigure.Write(new Reading(Clearance.OfMm(row.OptionalNumber("LowerMm")), Clearance.OfMm(row.OptionalNumber("UpperMm")), Clearance.OfMm(row.OptionalNumber("EstimateMm")), row.OptionalNumber("UncertaintyMm")), Length.ParseUnit(unit));
             if (!lastEntry.TryGetValue(root, out var target) || figure.Length == 0) return;
             draft.Add("corrected", new JsonObject { ["entry"] = target.ToString(), ["why"] = row.OptionalText("Why") ?? "not said", ["fields"] = new JsonObject { ["figure"] = figure, ["unit"] = unit } });
         }

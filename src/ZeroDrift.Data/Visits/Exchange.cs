@@ -154,7 +154,7 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         return record.Meter is { } meter && opened.Date < meter.Date ? record with { Meter = null } : record;
     }
 
-    private async Task<Refusal?> MisfitAsync(Guid engineId, DateOnly date, double shown, Guid? besides = null)
+    private async Task<Refusal?> MisfitAsync(Guid engineId, DateOnly date, EngineHours shown, Guid? besides = null)
     {
         var meter = (await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == engineId).ToListAsync()).Where(m => m.VisitId is null || m.VisitId != besides).ToHistory();
         return meter.Fit(date, shown) switch

@@ -68,7 +68,7 @@ internal static class EngineEndpoints
             data.Engines.Add(engine);
             if (request.MeterHours is { } hours)
             {
-                MeterHistory.Of([]).Check(new MeterReading(day.Today, hours), "meterHours");
+                MeterHistory.Of([]).Check(new MeterReading(day.Today, EngineHours.Of(hours, "meterHours")), "meterHours");
                 data.MeterReadings.Add(new MeterReadingRow { Id = Guid.CreateVersion7(), EngineId = id, Date = day.Today, ShownHours = hours });
             }
             await data.SaveChangesAsync();

@@ -26,7 +26,8 @@ internal static class MeterEndpoints
     public static async Task<EngineResponse> Read(Guid id, MeterRequest request, WriteGate gate, Yard yard, FleetDay day, Refits refits, CancellationToken cancelled)
     {
         var today = day.At(id);
-        var reading = new MeterReading(request.Date ?? today, Given.Number(request.Hours, "hours", "what the meter shows, in hours"), request.NewMeterShows);
+        var shown = EngineHours.Of(Given.Number(request.Hours, "hours", "what the meter shows, in hours"));
+        var reading = new MeterReading(request.Date ?? today, shown, EngineHours.Of(request.NewMeterShows, "newMeterShows", "What the new meter showed"));
         var rowId = Given.NewId(request.Id);
         var (who, remark) = (Given.OptionalText(request.Who, "who", "who read it", 80), Given.OptionalText(request.Remark, "remark", "the remark"));
         var (response, refit) = await gate.RunAsync(async data =>
@@ -63,10 +64,9 @@ internal static class MeterEndpoints
             var log = new ChangeLog(data, "meter", id, who, why, day.Now);
             if (request.Hours is { } hours)
             {
-                var replacing = new MeterReading(request.Date ?? wrong.Date, hours, request.NewMeterShows ?? wrong.NewMeterShows);
+                var replacing = new MeterReading(request.Date ?? wrong.Date, EngineHours.Of(hours), EngineHours.Of(request.NewMeterShows ?? wrong.NewMeterShows, "newMeterShows", "What the new meter showed"));
                 var others = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == id && m.Id != readingId).ToListAsync();
-                if (others.ToHistory().Fit(replacing.Date, hours) is not MeterFit.Fits) throw new BadInputException("hours", "That figure does not fit between the readings before and after it. Check it and its date.");
-                if (replacing.NewMeterShows is { } start && !(start >= 0 && start <= 1_000_000)) throw new BadInputException("newMeterShows", "What the new meter showed must be from 0 to 1000000 h.");
+                if (others.ToHistory().Fit(replacing.Date, replacing.ShownHours) is not MeterFit.Fits) throw new BadInputException("hours", "That figure does not fit between the readings before and after it. Check it and its date.");
                 data.MeterReadings.Add(new MeterReadingRow { Id = newId, EngineId = id, Date = replacing.Date, ShownHours = hours, NewMeterShows = replacing.NewMeterShows, Who = who, Remark = wrong.Remark, ReplacesId = readingId, Why = why });
                 log.Changed("hours", wrong.ShownHours, hours);
             }

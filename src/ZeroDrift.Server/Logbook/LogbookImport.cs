@@ -1,4 +1,5 @@
 using ZeroDrift.Core;
+using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Data;
@@ -65,8 +66,8 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
                 var known = Known(row);
                 if (fleet.GapFor(known) is { } gap)
                 {
-                    CheckUnit(row, row.Found, row.FoundWritten, "as found", gap.Window.MinMm, gap.Window.MaxMm);
-                    CheckUnit(row, row.Left, row.LeftWritten, "as left", gap.Window.MinMm, gap.Window.MaxMm);
+                    CheckUnit(row, row.Found, row.FoundWritten, "as found", gap.Window);
+                    CheckUnit(row, row.Left, row.LeftWritten, "as left", gap.Window);
                 }
                 if (!seen.TryAdd((known.EngineRow!.Id, row.Date, known.Point!.Id), row))
                 {
@@ -98,12 +99,12 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
         return row with { EngineRow = engine, Point = point };
     }
 
-    private static void CheckUnit(LogbookRow row, Reading? reading, string? written, string column, double min, double max)
+    private static void CheckUnit(LogbookRow row, Reading? reading, string? written, string column, Window window)
     {
         if (reading is null || (reading.EstimateMm ?? reading.UpperMm ?? reading.LowerMm) is not { } mm) return;
-        if (!UnitDoubt.IsFarOut(mm, max) && (reading.EstimateMm is null || mm > min / 10)) return;
+        if (!UnitDoubt.IsFarOut(mm, window.MaxMm) && (reading.EstimateMm is null || mm > window.MinMm / 10)) return;
         var other = row.Unit == "thou" ? "mm" : "thou";
-        throw new BadInputException(column, FormattableString.Invariant($"{written} {row.Unit} is far from the window {min:0.00} – {max:0.00} mm. Was it {written} {other}?"));
+        throw new BadInputException(column, FormattableString.Invariant($"{written} {row.Unit} is far from the window {window.MinMm.Millimetres:0.00} – {window.MaxMm.Millimetres:0.00} mm. Was it {written} {other}?"));
     }
 
     /// <summary>The row with only what is not recorded yet; null where all of it is.</summary>

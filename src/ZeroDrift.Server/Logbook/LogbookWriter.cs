@@ -39,7 +39,7 @@ internal sealed class LogbookWriter(ZeroDriftContext data, LogbookFleet fleet, D
         var draft = new VisitDraft(Guid.CreateVersion7(), engine.Id, PersonOf(first.Who ?? Device).Id, at, Device);
         var everyPoint = type.Points.All(p => rows.Exists(r => r.Point!.Id == p.Id));
         // A logbook names total hours; the meter in place showed less by what earlier meters ran.
-        var shown = Math.Max(0, first.Hours - meter.TotalOn(first.Date, 0));
+        var shown = Math.Max(0, first.Hours - meter.TotalOn(first.Date, default));
         draft.Open(everyPoint ? JobKind.Overhead : JobKind.SpotCheck, first.Date, shown, null, [], first.Unit, null);
         draft.Condition(revision.Condition == Core.Engines.SpecCondition.Hot ? "hot" : "cold", null, false);
         Figures(draft, rows);

@@ -54,10 +54,10 @@ public class CoverageSimulationTests
                 {
                     const double ahead = 900;
                     var (last, rate) = (histories[i].Last!.Value, pool.Points[i].Rate!.Value);
-                    var forecast = new PointForecast($"{i}", last.ClearanceMm, last.StandardUncertaintyMm, rate, histories[i].Covariance(own[i], pool.Points[i].Shrinkage), new Core.Judging.Window(0.3, 0.5));
+                    var forecast = new PointForecast($"{i}", last.ClearanceMm, last.StandardUncertaintyMm, rate, histories[i].Covariance(own[i], pool.Points[i].Shrinkage), new Core.Judging.Window(Mm(0.3), Mm(0.5)));
                     var found = gaps[i] + truth[i] * ahead + shift + OwnU * Gaussian(random);
                     var u = Math.Sqrt(OwnU * OwnU + DriftHistory.SharedFeelMm * DriftHistory.SharedFeelMm);
-                    return new VisitResidual($"{i}", "exhaust", forecast.MeanMm(ahead), Math.Pow(forecast.SdMm(ahead), 2), found, u, pool.Points[i].Shrinkage, ahead, pool.Group?.VarianceOfMean ?? 0);
+                    return new VisitResidual($"{i}", "exhaust", forecast.MeanMm(ahead), Math.Pow(forecast.SdMm(ahead), 2), Mm(found), u, pool.Points[i].Shrinkage, ahead, pool.Group?.VarianceOfMean ?? 0);
                 }).ToList();
                 visits++;
                 var judged = OddVisit.Judge(residuals, DriftHistory.SharedFeelMm);
@@ -88,10 +88,10 @@ public class CoverageSimulationTests
                 for (var v = 0; v < visits; v++)
                 {
                     if (v > 0) gap += truth[i] * (hours[v] - hours[v - 1]);
-                    var found = (gap + shift[v] + OwnU * Gaussian(random), OwnU);
+                    var found = (Mm(gap + shift[v] + OwnU * Gaussian(random)), OwnU);
                     var isSet = v > 0 && random.Next(3) == 0;
                     if (isSet) gap = 0.40 + 0.01 * Gaussian(random);
-                    log.Add(new PointVisit(hours[v], found, isSet ? (gap + shift[v] + OwnU * Gaussian(random), OwnU) : null) { Adjusted = isSet });
+                    log.Add(new PointVisit(H(hours[v]), found, isSet ? (Mm(gap + shift[v] + OwnU * Gaussian(random)), OwnU) : null) { Adjusted = isSet });
                 }
                 histories[i] = DriftHistory.Of(log);
                 gaps[i] = gap;

@@ -9,7 +9,7 @@ public class DriftTests
     [Fact]
     public void Runs_have_their_own_intercept_and_share_one_rate()
     {
-        var own = OwnRate.Fit([new(1, 0, 0.40, 0.01), new(1, 1000, 0.38, 0.01), new(2, 1000, 0.41, 0.01), new(2, 2000, 0.39, 0.01), new(3, 2000, 0.40, 0.01)])!;
+        var own = OwnRate.Fit([new(1, H(0), Mm(0.40), 0.01), new(1, H(1000), Mm(0.38), 0.01), new(2, H(1000), Mm(0.41), 0.01), new(2, H(2000), Mm(0.39), 0.01), new(3, H(2000), Mm(0.40), 0.01)])!;
 
         Assert.Equal(-0.02, own.Rate.MmPer1000h, 9);
         Assert.Equal((1.0, 1), (own.BirgeRatio, own.DegreesOfFreedom));
@@ -18,7 +18,7 @@ public class DriftTests
     [Fact]
     public void Scatter_beyond_the_uncertainty_widens_the_error_by_the_Birge_ratio()
     {
-        DriftReading[] wild = [new(1, 0, 0.40, 0.005), new(1, 500, 0.50, 0.005), new(1, 1000, 0.40, 0.005)];
+        DriftReading[] wild = [new(1, H(0), Mm(0.40), 0.005), new(1, H(500), Mm(0.50), 0.005), new(1, H(1000), Mm(0.40), 0.005)];
 
         var own = OwnRate.Fit(wild)!;
 
@@ -29,14 +29,14 @@ public class DriftTests
     [Fact]
     public void Without_two_different_hours_in_a_run_there_is_no_own_rate()
     {
-        Assert.Null(OwnRate.Fit([new(1, 0, 0.4, 0.01), new(2, 500, 0.4, 0.01)]));
-        Assert.Null(OwnRate.Fit([new(1, 100, 0.4, 0.01), new(1, 100, 0.38, 0.01)]));
+        Assert.Null(OwnRate.Fit([new(1, H(0), Mm(0.4), 0.01), new(2, H(500), Mm(0.4), 0.01)]));
+        Assert.Null(OwnRate.Fit([new(1, H(100), Mm(0.4), 0.01), new(1, H(100), Mm(0.38), 0.01)]));
     }
 
     [Fact]
     public void The_order_of_readings_does_not_matter() => Gen.Select(Gen.Double[0, 5000], Gen.Double[0.1, 0.6]).Array[4, 12].Sample(points =>
     {
-        var readings = points.Select((p, i) => new DriftReading(i % 3, p.Item1, p.Item2, 0.01)).ToArray();
+        var readings = points.Select((p, i) => new DriftReading(i % 3, H(p.Item1), Mm(p.Item2), 0.01)).ToArray();
         var (a, b) = (OwnRate.Fit(readings), OwnRate.Fit([.. readings.Reverse()]));
         return a is null ? b is null : Math.Abs(a.Rate.MmPerHour - b!.Rate.MmPerHour) < 1e-9 * (1 + Math.Abs(a.Rate.MmPerHour));
     });
@@ -45,7 +45,7 @@ public class DriftTests
     public void More_readings_of_a_well_behaved_point_never_widen_its_rate() => Gen.Double[1, 500].Array[3, 15].Sample(gaps =>
     {
         var hours = gaps.Aggregate(new List<double> { 0 }, (list, gap) => [.. list, list[^1] + gap]);
-        var readings = hours.Select(h => new DriftReading(1, h, 0.4 - 0.00001 * h, 0.01)).ToArray();
+        var readings = hours.Select(h => new DriftReading(1, H(h), Mm(0.4 - 0.00001 * h), 0.01)).ToArray();
         return Enumerable.Range(2, readings.Length - 2).All(n => OwnRate.Fit(readings[..(n + 1)])!.Rate.StandardErrorMmPerHour <= OwnRate.Fit(readings[..n])!.Rate.StandardErrorMmPerHour * (1 + 1e-9));
     });
 
@@ -83,23 +83,23 @@ public class DriftTests
     [Fact]
     public void Risk_grows_where_a_point_drifts_towards_a_limit() => Gen.Select(Gen.Double[0.36, 0.44], Gen.Double[-50e-6, -5e-6]).Sample((mm, rate) =>
     {
-        var point = new PointForecast("1E", mm, 0.006, new Rate(rate, 0), 0, new Window(0.35, 0.45));
+        var point = new PointForecast("1E", Mm(mm), 0.006, new Rate(rate, 0), 0, new Window(Mm(0.35), Mm(0.45)));
         return Enumerable.Range(0, 20).All(i => point.Tight(i * 200) <= point.Tight((i + 1) * 200) + 1e-12);
     });
 
     [Fact]
     public void Risk_already_reached_is_zero_hours_and_never_reached_is_none()
     {
-        var window = new Window(0.35, 0.45);
+        var window = new Window(Mm(0.35), Mm(0.45));
 
-        Assert.Equal(0, HoursToRisk.Alone(new PointForecast("a", 0.352, 0.01, new Rate(0, 1e-9), 0, window)).Hours);
-        Assert.Null(HoursToRisk.Alone(new PointForecast("b", 0.40, 0.005, new Rate(0, 1e-10), 0, window)).Hours);
+        Assert.Equal(H(0), HoursToRisk.Alone(new PointForecast("a", Mm(0.352), 0.01, new Rate(0, 1e-9), 0, window)).Hours);
+        Assert.Null(HoursToRisk.Alone(new PointForecast("b", Mm(0.40), 0.005, new Rate(0, 1e-10), 0, window)).Hours);
     }
 
     [Fact]
     public void The_engines_risk_comes_before_that_of_its_worst_point_and_names_it()
     {
-        var points = Enumerable.Range(1, 6).Select(i => new PointForecast($"{i}E", 0.40, 0.006, new Rate((i == 4 ? -25 : -20) * 1e-6, 3e-6), 0, new Window(0.35, 0.45))).ToList();
+        var points = Enumerable.Range(1, 6).Select(i => new PointForecast($"{i}E", Mm(0.40), 0.006, new Rate((i == 4 ? -25 : -20) * 1e-6, 3e-6), 0, new Window(Mm(0.35), Mm(0.45)))).ToList();
 
         var engine = HoursToRisk.Of(points);
 
@@ -110,20 +110,20 @@ public class DriftTests
     [Fact]
     public void Aiming_off_the_figure_buys_hours_for_a_point_that_closes()
     {
-        var closing = new PointForecast("4E", 0.40, 0.006, new Rate(-30e-6, 3e-6), 0, new Window(0.35, 0.45));
+        var closing = new PointForecast("4E", Mm(0.40), 0.006, new Rate(-30e-6, 3e-6), 0, new Window(Mm(0.35), Mm(0.45)));
 
-        var aim = AimOff.Best(closing, 0.40, AimOff.LeastUncertaintyMm, 0.05 / 12);
+        var aim = AimOff.Best(closing, Mm(0.40), AimOff.LeastUncertaintyMm, 0.05 / 12);
 
         Assert.True(aim.AimMm > 0.40);
         Assert.True(aim.Gain() > 100);
-        Assert.Equal(0.40, AimOff.Best(closing with { Rate = new Rate(0, 1e-12) }, 0.40, AimOff.LeastUncertaintyMm, 0.05 / 12).AimMm, 9);
+        Assert.Equal(0.40, AimOff.Best(closing with { Rate = new Rate(0, 1e-12) }, Mm(0.40), AimOff.LeastUncertaintyMm, 0.05 / 12).AimMm, 9);
     }
 
     [Fact]
     public void Twelve_valves_left_at_their_aim_keep_the_engine_under_its_risk_for_the_hours_promised()
     {
-        var closing = new PointForecast("1E", 0.40, 0.0125, new Rate(-20e-6, 4e-6), 0, new Window(0.35, 0.45));
-        var aim = AimOff.Best(closing, 0.40, 0.005, 0.05 / 12);
+        var closing = new PointForecast("1E", Mm(0.40), 0.0125, new Rate(-20e-6, 4e-6), 0, new Window(Mm(0.35), Mm(0.45)));
+        var aim = AimOff.Best(closing, Mm(0.40), 0.005, 0.05 / 12);
         var all = Enumerable.Range(1, 12).Select(i => closing.LeftAt(aim.AimMm, AimOff.LeastUncertaintyMm) with { Id = $"{i}E" }).ToList();
 
         Assert.True(1 - all.Aggregate(1.0, (keeps, p) => keeps * (1 - p.Out(0))) < 0.05);
@@ -133,15 +133,15 @@ public class DriftTests
     [Fact]
     public void A_figure_that_is_at_its_risk_at_once_is_never_an_aim()
     {
-        var narrow = new PointForecast("1E", 0.40, 0.0125, new Rate(-20e-6, 4e-6), 0, new Window(0.35, 0.45));
+        var narrow = new PointForecast("1E", Mm(0.40), 0.0125, new Rate(-20e-6, 4e-6), 0, new Window(Mm(0.35), Mm(0.45)));
 
-        Assert.True(AimOff.Best(narrow, 0.40, 0.0125, 0.05 / 12).HoursAtAim > 0);
+        Assert.True(AimOff.Best(narrow, Mm(0.40), 0.0125, 0.05 / 12).HoursAtAim > 0);
     }
 
     [Fact]
     public void Two_readings_minutes_after_each_other_say_nothing_of_wear()
     {
-        var history = DriftHistory.Of([new PointVisit(500, null, (0.40, 0.01)), new PointVisit(500.02, (0.38, 0.01), null)]);
+        var history = DriftHistory.Of([new PointVisit(H(500), null, (Mm(0.40), 0.01)), new PointVisit(H(500.02), (Mm(0.38), 0.01), null)]);
 
         Assert.Empty(history.Readings);
         Assert.Equal(0.38, history.Last!.Value.ClearanceMm);
@@ -151,7 +151,7 @@ public class DriftTests
     public void An_untouched_point_continues_its_run_and_a_setting_begins_another()
     {
         var history = DriftHistory.Of([
-            new PointVisit(0, null, (0.40, 0.01)), new PointVisit(1000, (0.38, 0.01), null), new PointVisit(2000, (0.36, 0.01), (0.40, 0.01)) { Adjusted = true }, new PointVisit(3000, (0.38, 0.01), null)]);
+            new PointVisit(H(0), null, (Mm(0.40), 0.01)), new PointVisit(H(1000), (Mm(0.38), 0.01), null), new PointVisit(H(2000), (Mm(0.36), 0.01), (Mm(0.40), 0.01)) { Adjusted = true }, new PointVisit(H(3000), (Mm(0.38), 0.01), null)]);
 
         Assert.Equal([1, 1, 1, 2, 2], history.Readings.Select(r => r.Run));
         Assert.False(history.LastIsFresh);
@@ -162,17 +162,17 @@ public class DriftTests
     public void Changed_parts_break_in_warm_visits_and_hot_readings_are_kept_apart()
     {
         var history = DriftHistory.Of([
-            new PointVisit(0, (0.30, 0.01), null),
-            new PointVisit(1000, (0.28, 0.01), (0.40, 0.01)) { PartChanged = true, Adjusted = true, BreakIn = true },
-            new PointVisit(1100, (0.37, 0.01), null) { BreakIn = true },
-            new PointVisit(2000, (0.36, 0.01), null),
-            new PointVisit(2500, (0.31, 0.01), null) { Excluded = true },
-            new PointVisit(2600, (0.33, 0.01), null) { OtherCondition = true },
-            new PointVisit(3000, (0.35, 0.01), null)]);
+            new PointVisit(H(0), (Mm(0.30), 0.01), null),
+            new PointVisit(H(1000), (Mm(0.28), 0.01), (Mm(0.40), 0.01)) { PartChanged = true, Adjusted = true, BreakIn = true },
+            new PointVisit(H(1100), (Mm(0.37), 0.01), null) { BreakIn = true },
+            new PointVisit(H(2000), (Mm(0.36), 0.01), null),
+            new PointVisit(H(2500), (Mm(0.31), 0.01), null) { Excluded = true },
+            new PointVisit(H(2600), (Mm(0.33), 0.01), null) { OtherCondition = true },
+            new PointVisit(H(3000), (Mm(0.35), 0.01), null)]);
 
-        Assert.Equal([2000.0, 3000.0], history.Readings.Where(r => r.Run >= 0).Select(r => r.Hours));
-        Assert.Equal([2600.0], history.Readings.Where(r => r.Run < 0).Select(r => r.Hours));
-        Assert.Equal(3000, history.Last!.Value.Hours);
+        Assert.Equal([2000.0, 3000.0], history.Readings.Where(r => r.Run >= 0).Select(r => r.Hours.Hours));
+        Assert.Equal([2600.0], history.Readings.Where(r => r.Run < 0).Select(r => r.Hours.Hours));
+        Assert.Equal(3000, history.Last!.Value.Hours.Hours);
     }
 
     [Fact]
@@ -192,5 +192,5 @@ public class DriftTests
         Assert.False(OddVisit.Judge([.. Enumerable.Range(1, 3).Select(i => Residual($"{i}", -0.03))]).IsShifted);
     }
 
-    private static VisitResidual Residual(string id, double mm) => new(id, "exhaust", 0.40, 0.008 * 0.008, 0.40 + mm, 0.008, 0.5, 1000, 1e-12);
+    private static VisitResidual Residual(string id, double mm) => new(id, "exhaust", 0.40, 0.008 * 0.008, Mm(0.40 + mm), 0.008, 0.5, 1000, 1e-12);
 }

@@ -39,7 +39,7 @@ public class PublishedDriftTests
     [Fact]
     public void The_hours_to_five_in_a_hundred_are_found_by_both_limits()
     {
-        var point = new PointForecast("1E", 0.40, 0.005, new Rate(-0.02 / 1000, 0.005 / 1000), 0, new Window(0.30, 0.50));
+        var point = new PointForecast("1E", Mm(0.40), 0.005, new Rate(-0.02 / 1000, 0.005 / 1000), 0, new Window(Mm(0.30), Mm(0.50)));
 
         var risk = HoursToRisk.Of([point], 0.05, 20_000);
 

@@ -10,7 +10,7 @@ public class ReferenceDriftTests
     public void Each_points_rate_is_that_of_R_lm()
     {
         var expected = Read("drift-own.csv");
-        var readings = Read("drift-readings.csv").GroupBy(r => (int)r["point"]).ToDictionary(g => g.Key, g => g.Select(r => new DriftReading((int)r["run"], r["hours"], r["clearance"], r["u"])).ToList());
+        var readings = Read("drift-readings.csv").GroupBy(r => (int)r["point"]).ToDictionary(g => g.Key, g => g.Select(r => new DriftReading((int)r["run"], H(r["hours"]), Mm(r["clearance"]), r["u"])).ToList());
 
         foreach (var row in expected)
         {

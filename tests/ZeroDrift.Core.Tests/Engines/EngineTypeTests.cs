@@ -49,5 +49,5 @@ public class EngineTypeTests
     [InlineData(1.0, "1 turn")]
     [InlineData(1.25, "1 1/4 turns")]
     [InlineData(0.02, "under 1/32 turn")]
-    public void A_turn_is_said_as_mechanics_say_it(double turns, string said) => Assert.Equal(said, TurnWords.Say(turns));
+    public void A_turn_is_said_as_mechanics_say_it(double turns, string said) => Assert.Equal(said, TurnWords.Say(T(turns)));
 }

@@ -9,11 +9,10 @@ public class HoursTests
     [Fact]
     public void A_replaced_meter_carries_the_total_on()
     {
-        var history = MeterHistory.Of([new(Start, 4990), new(Start.AddDays(10), 5000, 0), new(Start.AddDays(20), 120)]);
+        var history = MeterHistory.Of([new(Start, H(4990)), new(Start.AddDays(10), H(5000), H(0)), new(Start.AddDays(20), H(120))]);
 
-        Assert.Equal([4990, 5000, 5120], history.Totals.Select(t => t.TotalHours));
-        Assert.Equal(5130, history.TotalFor(130));
-        Assert.Equal(130, history.ShownFor(5130));
+        Assert.Equal([4990, 5000, 5120], history.Totals.Select(t => t.TotalHours.Hours));
+        Assert.Equal(H(5130), history.TotalOn(history.Latest!.Value.Date.AddDays(1), H(130)));
     }
 
     [Theory]
@@ -23,9 +22,9 @@ public class HoursTests
     [InlineData(1, double.NaN, "hours", "must be from 0")]
     public void A_reading_that_cannot_be_is_refused_with_the_reason(int day, double shown, string field, string reason)
     {
-        var history = MeterHistory.Of([new(Start, 100)]);
+        var history = MeterHistory.Of([new(Start, H(100))]);
 
-        var complaint = Assert.Throws<BadInputException>(() => history.Check(new MeterReading(Start.AddDays(day), shown)));
+        var complaint = Assert.Throws<BadInputException>(() => history.Check(new MeterReading(Start.AddDays(day), H(shown))));
 
         Assert.Equal(field, complaint.Field);
         Assert.Contains(reason, complaint.Message, StringComparison.Ordinal);
@@ -47,7 +46,7 @@ public class HoursTests
     public void Same_day_readings_are_dropped_and_too_few_fall_back_on_the_duty_class()
     {
         Assert.Null(TheilSen.Fit([(1, 2), (1, 5)]));
-        var usage = Usage.Of([new(Start, 100), new(Start.AddDays(9), 190)], Start.AddDays(10), 4);
+        var usage = Usage.Of([new(Start, H(100)), new(Start.AddDays(9), H(190))], Start.AddDays(10), 4);
 
         Assert.Equal((4, false), (usage.HoursPerDay, usage.FromReadings));
     }
@@ -58,7 +57,7 @@ public class HoursTests
         double[] summer = [0, 0, 0, 1, 1, 2, 2, 2, 1, 0, 0, 0];
         var july = new DateOnly(2026, 7, 1);
 
-        var usage = Usage.Of([new(july, 0), new(july.AddDays(10), 80), new(july.AddDays(20), 160)], july.AddDays(20), 1, summer);
+        var usage = Usage.Of([new(july, H(0)), new(july.AddDays(10), H(80)), new(july.AddDays(20), H(160))], july.AddDays(20), 1, summer);
 
         Assert.Equal(4, usage.HoursPerDay, 9);
         Assert.Equal(0, usage.HoursBetween(new DateOnly(2026, 11, 1), new DateOnly(2027, 3, 1)));
@@ -77,19 +76,19 @@ public class HoursTests
     [Fact]
     public void The_earliest_rule_decides_and_drift_never_pushes_past_the_book()
     {
-        var book = new BookClock(1000, 12, 100, 500, Start, false);
+        var book = new BookClock(H(1000), 12, H(100), H(500), Start, false);
         var usage = new Usage(10, 8, 12, true, Usage.AllYear);
 
-        var byBook = Due.Of(book, 700, Start.AddDays(30), usage, 5000, false);
+        var byBook = Due.Of(book, H(700), Start.AddDays(30), usage, H(5000), false);
         Assert.Equal((DueRule.BookHours, 800.0), (byBook.Decides.Rule, byBook.Decides.Hours));
         Assert.Equal([DueRule.BookMonths, DueRule.Drift], byBook.Others.Select(o => o.Rule));
 
-        var byDrift = Due.Of(book, 700, Start.AddDays(30), usage, 200, false);
+        var byDrift = Due.Of(book, H(700), Start.AddDays(30), usage, H(200), false);
         Assert.Equal((DueRule.Drift, 600.0), (byDrift.Decides.Rule, byDrift.AheadOfBookHours));
 
-        Assert.Equal(DueRule.Finding, Due.Of(book, 700, Start.AddDays(30), usage, 200, true).Decides.Rule);
-        Assert.Equal(DueRule.FirstCheck, Due.Of(book with { LastWasBuild = true }, 550, Start.AddDays(5), usage, null, false).Decides.Rule);
-        Assert.Equal(DueRule.Nothing, Due.Of(null, 0, Start, usage, null, false).Decides.Rule);
-        Assert.Equal(-200, Due.Of(book, 1700, Start.AddDays(30), usage, null, false).Decides.Hours);
+        Assert.Equal(DueRule.Finding, Due.Of(book, H(700), Start.AddDays(30), usage, H(200), true).Decides.Rule);
+        Assert.Equal(DueRule.FirstCheck, Due.Of(book with { LastWasBuild = true }, H(550), Start.AddDays(5), usage, null, false).Decides.Rule);
+        Assert.Equal(DueRule.Nothing, Due.Of(null, H(0), Start, usage, null, false).Decides.Rule);
+        Assert.Equal(-200, Due.Of(book, H(1700), Start.AddDays(30), usage, null, false).Decides.Hours);
     }
 }

@@ -16,7 +16,7 @@ public class MeterPropertyTests
         {
             shown += run;
             day = day.AddDays(10);
-            readings.Add(new MeterReading(day, shown, replaced ? 0 : null));
+            readings.Add(new MeterReading(day, H(shown), replaced ? H(0) : null));
             if (replaced) shown = 0;
         }
         var totals = MeterHistory.Of(readings).Totals.Select(t => t.TotalHours).ToList();
@@ -25,10 +25,10 @@ public class MeterPropertyTests
     });
 
     [Fact]
-    public void Shown_and_total_hours_are_inverses() => Gen.Select(Gen.Double[0, 9000], Gen.Double[0, 500], Gen.Double[0, 20_000]).Sample((old, fresh, total) =>
+    public void A_new_meter_carries_the_total_on() => Gen.Select(Gen.Double[0, 9000], Gen.Double[0, 500], Gen.Double[0, 20_000]).Sample((old, fresh, run) =>
     {
-        var history = MeterHistory.Of([new MeterReading(Start, old, fresh)]);
-        return Math.Abs(history.TotalFor(history.ShownFor(total)) - total) < 1e-6;
+        var history = MeterHistory.Of([new MeterReading(Start, H(old), H(fresh))]);
+        return Math.Abs(history.TotalOn(Start.AddDays(1), H(fresh + run)) - (old + run)) < 1e-6;
     });
 
     [Fact]
@@ -46,13 +46,13 @@ public class MeterPropertyTests
     public void Readings_older_than_the_window_do_not_speak()
     {
         var today = Start.AddDays(400);
-        EngineHours[] totals =
+        HoursOnDay[] totals =
         [
-            new(Start, 0),
-            new(Start.AddDays(100), 2000),
-            new(Start.AddDays(340), 2500),
-            new(Start.AddDays(370), 2590),
-            new(Start.AddDays(400), 2680),
+            new(Start, H(0)),
+            new(Start.AddDays(100), H(2000)),
+            new(Start.AddDays(340), H(2500)),
+            new(Start.AddDays(370), H(2590)),
+            new(Start.AddDays(400), H(2680)),
         ];
 
         Assert.Equal(3, Usage.Of(totals, today, 9).HoursPerDay, 9);

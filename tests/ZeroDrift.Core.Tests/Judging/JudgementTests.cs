@@ -6,7 +6,7 @@ namespace ZeroDrift.Core.Tests.Judging;
 
 public class JudgementTests
 {
-    private static readonly Demand.Gap Window = Demand.Gap.OfWindow(0.15, 0.25, 0.20);
+    private static readonly Demand.Gap Window = Asked(0.15, 0.25, 0.20);
     private static readonly double[] Tray = [0.05, 0.10, 0.15, 0.20, 0.25, 0.30];
 
     [Theory] // common practice, no source
@@ -36,7 +36,7 @@ public class JudgementTests
     public void What_mechanics_call_it(double min, double max, string tries, VerdictState state)
     {
         var trials = Trials(tries);
-        Assert.Equal(state, Judgement.Of(Reading.FromBlades(trials), trials, Demand.Gap.OfWindow(min, max)).State);
+        Assert.Equal(state, Judgement.Of(Reading.FromBlades(trials), trials, Asked(min, max)).State);
     }
 
     [Theory] // common practice, no source: dial factor 2.4, window 0.14 to 0.17 mm
@@ -48,13 +48,13 @@ public class JudgementTests
         var reading = Reading.FromDial(thou * 0.0254, 1 / 2.4, 0.004);
 
         Assert.Equal(mm, reading.EstimateMm!.Value, 4);
-        Assert.Equal(state, Judgement.Of(reading, [], Demand.Gap.OfWindow(0.14, 0.17)).State);
+        Assert.Equal(state, Judgement.Of(reading, [], Asked(0.14, 0.17)).State);
     }
 
     [Fact] // common practice, no source
     public void Four_thou_plus_or_minus_one_with_four_free_and_five_dragging_is_in_at_its_edge()
     {
-        var gap = Demand.Gap.OfSingleFigure(4 * 0.0254, unit: Core.Lengths.LengthUnit.Thou);
+        var gap = Demand.Gap.OfSingleFigure(Mm(4 * 0.0254), unit: Core.Lengths.LengthUnit.Thou);
         List<BladeTrial> trials = [new([4 * 0.0254], Feel.Free), new([5 * 0.0254], Feel.Drag)];
 
         var judged = Judgement.Of(Reading.FromBlades(trials), trials, gap);
@@ -100,7 +100,7 @@ public class JudgementTests
                 var next = NextTry.Of(Tray, trials, known, Window, figure ? MeasuringAim.Figure : MeasuringAim.Decide);
                 if (next is null) return figure || Judgement.Of(known, trials, Window).State is not null || known.LowerMm >= 0.55;
                 if (!next.BladesMm.All(Tray.Contains) || next.BladesMm.Count > 2 || next.BladesMm.Distinct().Count() != next.BladesMm.Count) return false;
-                if (next.SumMm <= (known.LowerMm ?? 0) || next.SumMm >= (known.UpperMm ?? double.MaxValue)) return false;
+                if (next.SumMm <= (known.LowerMm?.Millimetres ?? 0) || next.SumMm >= (known.UpperMm?.Millimetres ?? double.MaxValue)) return false;
                 trials.Add(new BladeTrial(next.BladesMm, next.SumMm < gap ? Feel.Free : Feel.NoGo));
             }
             return false;
@@ -126,7 +126,7 @@ public class JudgementTests
     {
         var trials = Trials("0.20 free, 0.30 noGo");
 
-        var next = NextTry.Of([0.05, 0.20, 0.30], trials, Reading.FromBlades(trials), Demand.Gap.OfWindow(0.15, 0.25), MeasuringAim.Decide);
+        var next = NextTry.Of([0.05, 0.20, 0.30], trials, Reading.FromBlades(trials), Asked(0.15, 0.25), MeasuringAim.Decide);
 
         Assert.Equal([0.20, 0.05], next!.BladesMm);
     }

@@ -7,7 +7,7 @@ namespace ZeroDrift.Core.Tests.Judging;
 public class NextBladeTests
 {
     private static readonly double[] Tray = [.. Enumerable.Range(1, 20).Select(i => i * 0.05)];
-    private static readonly Window Exhaust = new(0.35, 0.45);
+    private static readonly Window Exhaust = new(Mm(0.35), Mm(0.45));
 
     [Fact]
     public void Following_the_suggestions_always_ends_in_a_decision() => Gen.Double[0.06, 0.99].Sample(gap =>
@@ -39,10 +39,10 @@ public class NextBladeTests
     [Fact]
     public void A_blade_that_cannot_narrow_the_gap_is_never_suggested()
     {
-        var suggestion = NextBlade.Suggest(Tray, new Reading(0.40, null, null, null), Exhaust, (0.30, 0.02));
+        var suggestion = NextBlade.Suggest(Tray, new Reading(Mm(0.40), null, null, null), Exhaust, (0.30, 0.02));
 
         Assert.True(suggestion > 0.40);
-        Assert.Null(NextBlade.Suggest([0.30], new Reading(0.40, null, null, null), Exhaust));
+        Assert.Null(NextBlade.Suggest([0.30], new Reading(Mm(0.40), null, null, null), Exhaust));
     }
 
     [Fact]

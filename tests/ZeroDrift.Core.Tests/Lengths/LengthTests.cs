@@ -44,5 +44,5 @@ public class LengthTests
     [InlineData("9", LengthUnit.Millimetre, LengthUnit.Thou)]
     [InlineData("600", LengthUnit.Millimetre, null)]
     public void A_figure_in_the_wrong_unit_is_offered_in_the_other(string figure, LengthUnit unit, LengthUnit? offered) =>
-        Assert.Equal(offered, UnitDoubt.Offer(Length.Parse(figure, unit), 0.35, 0.45));
+        Assert.Equal(offered, UnitDoubt.Offer(Length.Parse(figure, unit), Mm(0.35), Mm(0.45)));
 }

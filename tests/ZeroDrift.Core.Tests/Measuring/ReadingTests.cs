@@ -11,7 +11,7 @@ public class ReadingTests
     {
         var reading = Reading.FromBlades([Tried(0.20, Feel.Free), Tried(0.25, Feel.NoGo)]);
 
-        Assert.Equal((0.20, 0.25), (reading.LowerMm, reading.UpperMm));
+        Assert.Equal((Mm(0.20), Mm(0.25)), (reading.LowerMm, reading.UpperMm));
         Assert.Equal(0.225, reading.EstimateMm!.Value, 9);
         Assert.Equal(0.01528, reading.StandardUncertaintyMm!.Value, 5);
     }
@@ -21,7 +21,7 @@ public class ReadingTests
     {
         var reading = Reading.FromBlades([Tried(0.20, Feel.Drag)]);
 
-        Assert.Equal((null, null, 0.20, 0.005), (reading.LowerMm, reading.UpperMm, reading.EstimateMm, reading.StandardUncertaintyMm));
+        Assert.Equal((null, null, Mm(0.20), 0.005), (reading.LowerMm, reading.UpperMm, reading.EstimateMm, reading.StandardUncertaintyMm));
     }
 
     [Fact]
@@ -44,14 +44,14 @@ public class ReadingTests
 
     [Fact]
     public void A_forced_blade_bounds_the_gap_like_one_that_does_not_go() =>
-        Assert.Equal(0.30, Reading.FromBlades([Tried(0.25, Feel.Free), Tried(0.30, Feel.HeavyDrag), Tried(0.35, Feel.NoGo)]).UpperMm);
+        Assert.Equal(Mm(0.30), Reading.FromBlades([Tried(0.25, Feel.Free), Tried(0.30, Feel.HeavyDrag), Tried(0.35, Feel.NoGo)]).UpperMm);
 
     [Fact]
     public void No_blade_goes_at_all_is_a_bound_and_not_a_zero()
     {
         var reading = Reading.FromBlades([Tried(0.05, Feel.NoGo)]);
 
-        Assert.Equal((null, 0.05, null), (reading.LowerMm, reading.UpperMm, reading.EstimateMm));
+        Assert.Equal((null, Mm(0.05), null), (reading.LowerMm, reading.UpperMm, reading.EstimateMm));
     }
 
     [Theory]
@@ -75,7 +75,7 @@ public class ReadingTests
     public void Readings_never_contradict_the_gap_they_came_from() => Gen.Select(Gen.Double[0.02, 1], Gen.Double[0.01, 1.2].Array[1, 12]).Sample((gap, blades) =>
     {
         var reading = Reading.FromBlades([.. blades.Select(b => Tried(b, Math.Abs(b - gap) < 0.004 ? Feel.Drag : b < gap ? Feel.Free : Feel.NoGo))]);
-        return (reading.LowerMm ?? 0) <= gap + 1e-9 && (reading.UpperMm ?? 9) >= gap - 1e-9;
+        return (reading.LowerMm?.Millimetres ?? 0) <= gap + 1e-9 && (reading.UpperMm?.Millimetres ?? 9) >= gap - 1e-9;
     });
 
     [Fact] // common practice, no source
@@ -91,12 +91,12 @@ public class ReadingTests
     public void The_first_blade_to_try_splits_what_is_expected()
     {
         double[] tray = [0.10, 0.15, 0.20, 0.25, 0.30, 0.35, 0.40, 0.45, 0.50];
-        var window = new Window(0.35, 0.45);
+        var window = new Window(Mm(0.35), Mm(0.45));
 
         Assert.Contains(NextBlade.Suggest(tray, new Reading(null, null, null, null), window, (0.40, 0.02))!.Value, new[] { 0.35, 0.45 });
-        Assert.Equal(0.45, NextBlade.Suggest(tray, new Reading(0.35, null, null, null), window, (0.40, 0.02)));
+        Assert.Equal(0.45, NextBlade.Suggest(tray, new Reading(Mm(0.35), null, null, null), window, (0.40, 0.02)));
         Assert.Equal(0.35, NextBlade.Suggest(tray, new Reading(null, null, null, null), window, (0.32, 0.02)));
-        Assert.Null(NextBlade.Suggest(tray, new Reading(0.35, 0.45, 0.40, 0.03), window));
+        Assert.Null(NextBlade.Suggest(tray, new Reading(Mm(0.35), Mm(0.45), Mm(0.40), 0.03), window));
     }
 
     private static BladeTrial Tried(double mm, Feel feel) => new([mm], feel);

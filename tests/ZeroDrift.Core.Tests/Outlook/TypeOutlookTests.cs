@@ -9,7 +9,7 @@ namespace ZeroDrift.Core.Tests.Outlook;
 public class TypeOutlookTests
 {
     private static readonly DateOnly Today = new(2026, 11, 25);
-    private static readonly Demand.Gap Exhaust = Demand.Gap.OfWindow(0.35, 0.45, 0.40);
+    private static readonly Demand.Gap Exhaust = Asked(0.35, 0.45, 0.40);
 
     [Fact]
     public void A_closing_valve_brings_the_overhead_forward_and_is_named()
@@ -33,7 +33,7 @@ public class TypeOutlookTests
     [Fact]
     public void A_valve_left_tight_says_now_whatever_the_book()
     {
-        var left = Steady("2E") with { Standing = Reading.Between(0.28, 0.32) };
+        var left = Steady("2E") with { Standing = Reading.Between(Mm(0.28), Mm(0.32)) };
 
         var outlook = TypeOutlook.Of([Engine("a", [Steady("1E"), left])], Today).Engines[0];
 
@@ -44,7 +44,7 @@ public class TypeOutlookTests
     [Fact]
     public void Closed_up_with_no_figure_at_all_is_a_finding_too()
     {
-        var closed = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(3000, null, null)], new Reading(null, 0.05, null, null));
+        var closed = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(H(3000), null, null)], new Reading(null, Mm(0.05), null, null));
 
         var outlook = TypeOutlook.Of([Engine("a", [closed])], Today).Engines[0];
 
@@ -55,8 +55,8 @@ public class TypeOutlookTests
     [Fact]
     public void Tight_stands_before_loose()
     {
-        var loose = Steady("1I") with { Standing = Reading.Direct(0.60) };
-        var tight = Steady("2E") with { Standing = Reading.Direct(0.30) };
+        var loose = Steady("1I") with { Standing = Reading.Direct(Mm(0.60)) };
+        var tight = Steady("2E") with { Standing = Reading.Direct(Mm(0.30)) };
 
         Assert.Equal(["2E", "1I"], TypeOutlook.Of([Engine("a", [loose, tight])], Today).Engines[0].Findings.Select(f => f.Label));
     }
@@ -64,7 +64,7 @@ public class TypeOutlookTests
     [Fact]
     public void Sister_engines_lend_a_rate_to_one_measured_only_once()
     {
-        var young = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(3000, (0.40, 0.006), null)], Reading.Direct(0.40));
+        var young = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(H(3000), (Mm(0.40), 0.006), null)], Reading.Direct(Mm(0.40)));
 
         var outlooks = TypeOutlook.Of([Engine("old", [Point("1E", -0.012), Point("2E", -0.014), Point("3E", -0.010)]), Engine("young", [young])], Today).Engines;
 
@@ -86,7 +86,7 @@ public class TypeOutlookTests
     [Fact]
     public void An_engine_never_opened_has_nothing_to_decide()
     {
-        var engine = new EngineRecord("new", 0, Usage.Of([], Today, 4), null, [new PointRecord("1E", "Exhaust", Exhaust, [], null)]);
+        var engine = new EngineRecord("new", H(0), Usage.Of([], Today, 4), null, [new PointRecord("1E", "Exhaust", Exhaust, [], null)]);
 
         var outlook = TypeOutlook.Of([engine], Today).Engines[0];
 
@@ -110,15 +110,15 @@ public class TypeOutlookTests
     /// <summary>Four visits, 1000 h apart, set back to 0.40 at each second one, with a scatter of half a hundredth that no blade would show.</summary>
     private static PointRecord Point(string label, double mmPer1000h)
     {
-        var visits = new List<PointVisit> { new(0, null, (0.40, 0.006)) { Adjusted = true } };
+        var visits = new List<PointVisit> { new(H(0), null, (Mm(0.40), 0.006)) { Adjusted = true } };
         for (var i = 1; i <= 6; i++)
         {
             var found = 0.40 + mmPer1000h * (i % 2 == 1 ? 1 : 2) + (i % 2 == 0 ? 0.0005 : -0.0005);
-            visits.Add(new PointVisit(i * 1000, (found, 0.006), i % 2 == 0 ? (0.40, 0.006) : null) { Adjusted = i % 2 == 0 });
+            visits.Add(new PointVisit(H(i * 1000), (Mm(found), 0.006), i % 2 == 0 ? (Mm(0.40), 0.006) : null) { Adjusted = i % 2 == 0 });
         }
-        return new PointRecord(label, "Exhaust", Exhaust, visits, Reading.Direct(0.40));
+        return new PointRecord(label, "Exhaust", Exhaust, visits, Reading.Direct(Mm(0.40)));
     }
 
     private static EngineRecord Engine(string id, IReadOnlyList<PointRecord> points) =>
-        new(id, 6000, new Usage(8, 6, 10, true, Usage.AllYear), new BookClock(2000, 24, null, 6000, Today.AddDays(-1), false), points);
+        new(id, H(6000), new Usage(8, 6, 10, true, Usage.AllYear), new BookClock(H(2000), 24, null, H(6000), Today.AddDays(-1), false), points);
 }

@@ -1,5 +1,4 @@
 using CsCheck;
-using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Turning;
 
 namespace ZeroDrift.Core.Tests.Turning;
@@ -25,7 +24,7 @@ public class CrankGeometryTests
     }
 
     [Fact]
-    public void A_barring_tool_of_twelve_to_one_turns_six_times_for_half_a_turn() => Assert.Equal(6, CrankAngle.ToolTurns(180, 12), 9);
+    public void A_barring_tool_of_twelve_to_one_turns_six_times_for_half_a_turn() => Assert.Equal(6, BarringTool.For(180, 12), 9);
 
     [Theory]
     [InlineData(0, 0.3, "strokeMm")]

@@ -70,7 +70,7 @@ public class FewestStopsTests
             var chosen = Enumerable.Range(0, marks.Count).Where(i => (subset >> i & 1) == 1).Select(i => marks[i]).ToList();
             var margin = points.Min(p => chosen.Max(m => engine.Margin(m, p)!.Value));
             if (margin < 15 - 1e-9) continue;
-            var largestGap = Enumerable.Range(0, chosen.Count).Max(i => chosen.Count == 1 ? 720 : CrankAngle.Forward(chosen[i], chosen[(i + 1) % chosen.Count], 720));
+            var largestGap = Enumerable.Range(0, chosen.Count).Max(i => chosen.Count == 1 ? 720 : chosen[i].ForwardTo(chosen[(i + 1) % chosen.Count]));
             var here = (chosen.Count, Margin: Math.Round(margin, 6), Turn: Math.Round(720 - largestGap, 6));
             if (here.Count < best.Count || (here.Count == best.Count && (here.Margin > best.Margin || (here.Margin == best.Margin && here.Turn < best.Turn)))) best = here;
         }

@@ -16,10 +16,10 @@ public class LobeAwayTests
         var (crank, left, turned) = (0.0, Everything, 0.0);
         while (true)
         {
-            var away = LobeAway.From(Four, crank, left);
-            Assert.All(away.Here, p => Assert.True(Four.Margin(crank, p.Point) >= 10 - 1e-6));
+            var away = LobeAway.From(Four, Deg(crank), left);
+            Assert.All(away.Here, p => Assert.True(Four.Margin(Deg(crank), p.Point) >= 10 - 1e-6));
             left.RemoveAll(p => away.Here.Any(h => h.Point == p));
-            if (LobeAway.From(Four, crank, left).Next is not { } next) break;
+            if (LobeAway.From(Four, Deg(crank), left).Next is not { } next) break;
             Assert.True(next.TurnDeg > 0);
             (crank, turned) = (next.CrankDeg, turned + next.TurnDeg);
         }
@@ -31,18 +31,18 @@ public class LobeAwayTests
     [Fact]
     public void The_next_turn_is_the_least_that_brings_another_point_clear() => Gen.Double[0, 719.9].Sample(crank =>
     {
-        var away = LobeAway.From(Four, crank, Everything);
+        var away = LobeAway.From(Four, Deg(crank), Everything);
         if (away.Next is not { } next) return true;
         var others = Everything.Where(p => away.Here.All(h => h.Point != p)).ToList();
         for (var turn = 0.5; turn < next.TurnDeg - 0.5; turn += 0.5)
-            if (others.Exists(p => Four.Margin(crank + turn, p) >= 10)) return false;
+            if (others.Exists(p => Four.Margin(Deg(crank + turn), p) >= 10)) return false;
         return others.Exists(p => next.Points.Any(n => n.Point == p)) && next.Points.All(p => p.MarginDeg >= 10 - 1e-6);
     });
 
     [Fact]
     public void Nothing_is_next_where_nothing_is_left_but_what_is_here()
     {
-        var away = LobeAway.From(Four, 0, [new LashRef(1, LashKind.Intake)]);
+        var away = LobeAway.From(Four, Deg(0), [new LashRef(1, LashKind.Intake)]);
 
         Assert.Single(away.Here);
         Assert.Null(away.Next);
@@ -60,10 +60,10 @@ public class LobeAwayTests
 
         Gen.Double[0, 719.9].Sample(now =>
         {
-            var plan = TurningPlanner.Plan(Four, new TurningRequest(method, CrankNowDeg: now));
+            var plan = TurningPlanner.Plan(Four, new TurningRequest(method, CrankNowDeg: Deg(now)));
             var first = plan.Stops[0];
-            Assert.Equal(CrankAngle.Forward(now, first.CrankDeg, 720), first.TurnFromPreviousDeg, 6);
-            Assert.All(plain.Stops, s => Assert.True(CrankAngle.Forward(now, s.CrankDeg, 720) >= first.TurnFromPreviousDeg - 1e-6));
+            Assert.Equal(Deg(now).ForwardTo(first.CrankDeg), first.TurnFromPreviousDeg, 6);
+            Assert.All(plain.Stops, s => Assert.True(Deg(now).ForwardTo(s.CrankDeg) >= first.TurnFromPreviousDeg - 1e-6));
             Assert.Equal(Stops(plain), Stops(plan));
         });
 
@@ -73,11 +73,11 @@ public class LobeAwayTests
     [Fact]
     public void A_book_list_keeps_its_order_and_only_its_first_turn_changes()
     {
-        BookStop[] book = [new(360, [new LashRef(4, LashKind.Intake)]), new(0, [new LashRef(1, LashKind.Intake)])];
+        BookStop[] book = [new(Deg(360), [new LashRef(4, LashKind.Intake)]), new(Deg(0), [new LashRef(1, LashKind.Intake)])];
 
-        var plan = TurningPlanner.Plan(Four, new TurningRequest(TurningMethod.Book, BookStops: book, CrankNowDeg: 350));
+        var plan = TurningPlanner.Plan(Four, new TurningRequest(TurningMethod.Book, BookStops: book, CrankNowDeg: Deg(350)));
 
-        Assert.Equal([360.0, 0.0], plan.Stops.Select(s => s.CrankDeg));
+        Assert.Equal([360.0, 0.0], plan.Stops.Select(s => s.CrankDeg.Degrees));
         Assert.Equal([10.0, 360.0], plan.Stops.Select(s => s.TurnFromPreviousDeg));
     }
 }

@@ -27,7 +27,7 @@ public class OddEngineTests
         {
             var plan = Engines.Uneven(order, angles).Plan(method);
             Assert.Equal(4, plan.Stops.Sum(s => s.Set.Count) + plan.CannotSet.Count);
-            Assert.All(plan.Stops, stop => Assert.InRange(stop.CrankDeg, 0, 720));
+            Assert.All(plan.Stops, stop => Assert.InRange(stop.CrankDeg.Degrees, 0, 720));
         }
     }
 
@@ -100,10 +100,10 @@ public class OddEngineTests
     {
         var engine = Engines.Uniflow(1, 2);
 
-        Assert.Equal(-75, engine.Margin(0, new LashRef(1, LashKind.Injector)));
-        Assert.Equal(105, engine.Margin(180, new LashRef(1, LashKind.Injector)));
-        Assert.Equal(80, engine.Margin(0, new LashRef(1, LashKind.Exhaust)));
-        Assert.Null(engine.RockingAt(0));
+        Assert.Equal(-75, engine.Margin(Deg(0), new LashRef(1, LashKind.Injector)));
+        Assert.Equal(105, engine.Margin(Deg(180), new LashRef(1, LashKind.Injector)));
+        Assert.Equal(80, engine.Margin(Deg(0), new LashRef(1, LashKind.Exhaust)));
+        Assert.Null(engine.RockingAt(Deg(0)));
     }
 
     [Fact]
@@ -121,8 +121,8 @@ public class OddEngineTests
         var engine = Engines.FourStroke(1, 2);
         var point = new LashRef(1, LashKind.Intake);
 
-        var twice = Assert.Throws<BadInputException>(() => TurningPlanner.Plan(engine, new TurningRequest(TurningMethod.Book, BookStops: [new(0, [point]), new(360, [point])])));
-        var unknown = Assert.Throws<BadInputException>(() => TurningPlanner.Plan(engine, new TurningRequest(TurningMethod.Book, BookStops: [new(0, [new(5, LashKind.Intake)])])));
+        var twice = Assert.Throws<BadInputException>(() => TurningPlanner.Plan(engine, new TurningRequest(TurningMethod.Book, BookStops: [new(Deg(0), [point]), new(Deg(360), [point])])));
+        var unknown = Assert.Throws<BadInputException>(() => TurningPlanner.Plan(engine, new TurningRequest(TurningMethod.Book, BookStops: [new(Deg(0), [new(5, LashKind.Intake)])])));
 
         Assert.Equal(("bookStops[1].set[0]", "bookStops[0].set[0].cylinder"), (twice.Field, unknown.Field));
     }

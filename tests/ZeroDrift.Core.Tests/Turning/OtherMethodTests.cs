@@ -42,7 +42,7 @@ public class OtherMethodTests
         var plan = Engines.FourStroke(1, 3, 4, 2).Plan(TurningMethod.ExhaustOpeningIntakeClosing);
 
         Assert.Equal(["1I", "1E", "2I", "2E", "3I", "3E", "4I", "4E"], plan.Stops.Select(Engines.Said));
-        Assert.Equal([130.0, 575.0], plan.Stops.Take(2).Select(s => s.CrankDeg));
+        Assert.Equal([130.0, 575.0], plan.Stops.Take(2).Select(s => s.CrankDeg.Degrees));
         Assert.Equal("1 exhaust just begins to open.", plan.Stops[0].Sign);
         Assert.Equal("1 intake is almost closed.", plan.Stops[1].Sign);
         Assert.Equal(200, plan.Stops[0].Set[0].MarginDeg);
@@ -57,18 +57,18 @@ public class OtherMethodTests
         var engine = Engines.FourStroke(1, 3, 4, 2);
         BookStop[] list =
         [
-            new(360, [new(4, LashKind.Exhaust), new(3, LashKind.Intake)]),
-            new(540, [new(2, LashKind.Exhaust), new(4, LashKind.Intake)]),
-            new(720, [new(1, LashKind.Exhaust), new(2, LashKind.Intake)]),
-            new(180, [new(3, LashKind.Exhaust), new(1, LashKind.Intake)]),
+            new(Deg(360), [new(4, LashKind.Exhaust), new(3, LashKind.Intake)]),
+            new(Deg(540), [new(2, LashKind.Exhaust), new(4, LashKind.Intake)]),
+            new(Deg(720), [new(1, LashKind.Exhaust), new(2, LashKind.Intake)]),
+            new(Deg(180), [new(3, LashKind.Exhaust), new(1, LashKind.Intake)]),
         ];
 
         var plan = TurningPlanner.Plan(engine, new TurningRequest(TurningMethod.Book, BookStops: list));
 
         Assert.Empty(plan.CannotSet);
-        Assert.Equal([360.0, 540, 0, 180], plan.Stops.Select(s => s.CrankDeg));
+        Assert.Equal([360.0, 540, 0, 180], plan.Stops.Select(s => s.CrankDeg.Degrees));
 
-        var wrong = TurningPlanner.Plan(engine, new TurningRequest(TurningMethod.Book, BookStops: [new(0, [new(4, LashKind.Intake), new(1, LashKind.Exhaust)])]));
+        var wrong = TurningPlanner.Plan(engine, new TurningRequest(TurningMethod.Book, BookStops: [new(Deg(0), [new(4, LashKind.Intake), new(1, LashKind.Exhaust)])]));
         Assert.Equal(new LashRef(4, LashKind.Intake), wrong.CannotSet[0].Point);
         Assert.Contains("firing order", wrong.CannotSet[0].Reason, StringComparison.Ordinal);
         Assert.Equal(7, wrong.CannotSet.Count);
@@ -79,7 +79,7 @@ public class OtherMethodTests
     public void A_book_may_place_injectors_whose_lobes_nobody_computes()
     {
         var plan = TurningPlanner.Plan(Engines.FourStroke(1, 3, 4, 2), new TurningRequest(TurningMethod.Book, [LashKind.Injector],
-            BookStops: [new(0, [new(3, LashKind.Injector)]), new(180, [new(4, LashKind.Injector)])]));
+            BookStops: [new(Deg(0), [new(3, LashKind.Injector)]), new(Deg(180), [new(4, LashKind.Injector)])]));
 
         Assert.Null(plan.Stops[0].Set[0].MarginDeg);
         Assert.Equal([new LashRef(1, LashKind.Injector), new LashRef(2, LashKind.Injector)], plan.CannotSet.Select(p => p.Point));
@@ -103,11 +103,11 @@ public class OtherMethodTests
     {
         var engine = Engines.FourStroke(1, 3, 4, 2);
 
-        var arcs = MeasuringArc.For(engine, [LashKind.Intake, LashKind.Exhaust], 0);
+        var arcs = MeasuringArc.For(engine, [LashKind.Intake, LashKind.Exhaust], Deg(0));
 
         Assert.Equal(8, arcs.Count);
         var intake = arcs.Single(a => a.Point == new LashRef(1, LashKind.Intake));
-        Assert.Equal((600, 1050), (intake.FromDeg, intake.ToDeg));
+        Assert.Equal((Deg(600), 1050), (intake.FromDeg, intake.ToDeg));
         Assert.True(intake.MarginDeg > 0);
     }
 
@@ -121,6 +121,6 @@ public class OtherMethodTests
         Assert.Single(plain.Plan(TurningMethod.PerCylinder).Stops[0].Set, p => p.Point.Kind == LashKind.Exhaust);
         Assert.Equal(LashKind.Exhaust, Assert.Single(release.Plan(TurningMethod.PerCylinder).CannotSet).Point.Kind);
         // Past the release it is clear again: common practice, no source.
-        Assert.True(release.Margin(60, new LashRef(1, LashKind.Exhaust)) > 0);
+        Assert.True(release.Margin(Deg(60), new LashRef(1, LashKind.Exhaust)) > 0);
     }
 }

@@ -13,7 +13,7 @@ public class PositionTests
         var position = CrankPosition.From(Four, [Saw(4, LashKind.Exhaust, ValveState.Moving), Saw(1, LashKind.Intake, ValveState.Loose)], true);
 
         var only = Assert.Single(position.Candidates);
-        Assert.Equal((0, 0, 1, 4), (only.FromDeg, only.ToDeg, only.CompressionCylinder, only.RockingCylinder));
+        Assert.Equal((Deg(0), 0, 1, 4), (only.FromDeg, only.ToDeg, only.CompressionCylinder, only.RockingCylinder));
         Assert.Null(position.Contradiction);
     }
 
@@ -23,7 +23,7 @@ public class PositionTests
         var position = CrankPosition.From(Four, [Saw(1, LashKind.Intake, ValveState.Open)], false);
 
         var only = Assert.Single(position.Candidates);
-        Assert.Equal((330, 600), (only.FromDeg, only.ToDeg));
+        Assert.Equal((Deg(330), 600), (only.FromDeg, only.ToDeg));
         Assert.Null(only.CompressionCylinder);
     }
 
@@ -32,14 +32,14 @@ public class PositionTests
     {
         var only = Assert.Single(CrankPosition.From(Four, [Saw(1, LashKind.Intake, ValveState.Loose)], false).Candidates);
 
-        Assert.Equal((585, 1065), (only.FromDeg, only.ToDeg));
+        Assert.Equal((Deg(585), 1065), (only.FromDeg, only.ToDeg));
     }
 
     [Fact]
     public void Nothing_seen_leaves_every_mark_or_the_whole_cycle()
     {
-        Assert.Equal([0.0, 180, 360, 540], CrankPosition.From(Four, [], true).Candidates.Select(c => c.FromDeg));
-        Assert.Equal(new PositionCandidate(0, 720, null, null), Assert.Single(CrankPosition.From(Four, [], false).Candidates));
+        Assert.Equal([0.0, 180, 360, 540], CrankPosition.From(Four, [], true).Candidates.Select(c => c.FromDeg.Degrees));
+        Assert.Equal(new PositionCandidate(Deg(0), 720, null, null), Assert.Single(CrankPosition.From(Four, [], false).Candidates));
     }
 
     [Fact]

@@ -50,7 +50,7 @@ public class TurningPropertyTests
     {
         var seen = (from c in engine.Order.Cylinders
                     from k in (LashKind[])[LashKind.Intake, LashKind.Exhaust]
-                    let open = engine.Unguarded(k)!.Margin(engine.Local(theta, c)) < 0
+                    let open = engine.Unguarded(k)!.Margin(engine.Local(Deg(theta), c)) < 0
                     select new ValveObservation(new LashRef(c, k), open ? ValveState.Open : ValveState.Loose)).ToList();
         var position = CrankPosition.From(engine, seen, false);
         return position.Candidates.Any(c => theta >= c.FromDeg - 1e-6 && theta <= c.ToDeg + 1e-6 || theta + 720 <= c.ToDeg + 1e-6 && theta + 720 >= c.FromDeg);

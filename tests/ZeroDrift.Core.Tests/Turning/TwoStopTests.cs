@@ -30,8 +30,8 @@ public class TwoStopTests
     {
         var plan = Engine("1-5-3-6-2-4").Plan(TurningMethod.TwoStop);
 
-        Assert.Equal((0, 1, 6), (plan.Stops[0].CrankDeg, plan.Stops[0].CompressionCylinder, plan.Stops[0].RockingCylinder));
-        Assert.Equal((360, 360, 6, 1), (plan.Stops[1].CrankDeg, plan.Stops[1].TurnFromPreviousDeg, plan.Stops[1].CompressionCylinder, plan.Stops[1].RockingCylinder));
+        Assert.Equal((Deg(0), 1, 6), (plan.Stops[0].CrankDeg, plan.Stops[0].CompressionCylinder, plan.Stops[0].RockingCylinder));
+        Assert.Equal((Deg(360), 360, 6, 1), (plan.Stops[1].CrankDeg, plan.Stops[1].TurnFromPreviousDeg, plan.Stops[1].CompressionCylinder, plan.Stops[1].RockingCylinder));
         Assert.Equal("1 on compression, 6 rocks.", plan.Stops[0].Sign);
     }
 
@@ -40,7 +40,7 @@ public class TwoStopTests
     {
         var plan = Engine("1-5-3-6-2-4").Plan(TurningMethod.TwoStop, 6);
 
-        Assert.Equal([360.0, 0.0], plan.Stops.Select(s => s.CrankDeg));
+        Assert.Equal([360.0, 0.0], plan.Stops.Select(s => s.CrankDeg.Degrees));
         Assert.Equal(360, plan.Stops[1].TurnFromPreviousDeg);
     }
 

@@ -22,7 +22,7 @@ public class AfterSigningTests
         Assert.Equal("fields.figure", visit.Correct(figure, new CorrectedFields { Figure = "many" }).Refusal!.Field);
         Assert.Equal(RefusalCode.EntryUnknown, visit.Correct(Guid.CreateVersion7(), new CorrectedFields { Figure = "0.40" }).Refusal!.Code);
         Assert.Null(visit.Correct(figure, new CorrectedFields { Figure = "0.41" }).Refusal);
-        Assert.Equal((reading, 0.41), (visit.Point("1E").Found!.Reading, visit.Point("1E").Found!.Value.EstimateMm));
+        Assert.Equal((reading, Mm(0.41)), (visit.Point("1E").Found!.Reading, visit.Point("1E").Found!.Value.EstimateMm));
         Assert.Equal(figure, visit.Visit.Corrections.Single().Entry);
     }
 
@@ -45,8 +45,8 @@ public class AfterSigningTests
     public void The_hours_of_a_signed_visit_can_be_corrected()
     {
         var visit = Signed();
-        Assert.Null(visit.Correct(visit.Visit.Entries[0].Id, new CorrectedFields { ShownHours = 105 }).Refusal);
-        Assert.Equal(105, visit.Visit.Opened!.ShownHours);
+        Assert.Null(visit.Correct(visit.Visit.Entries[0].Id, new CorrectedFields { ShownHours = H(105) }).Refusal);
+        Assert.Equal(H(105), visit.Visit.Opened!.ShownHours);
     }
 
     [Fact]
@@ -62,7 +62,7 @@ public class AfterSigningTests
         Assert.Equal([figure, kept], visit.Visit.Late);
         Assert.Equal(RefusalCode.EntryUnknown, visit.Admit(Guid.CreateVersion7()).Refusal!.Code);
         Assert.Null(visit.Admit(figure, kept).Refusal);
-        Assert.Equal(0.22, visit.Point("1I").Repeats.Single().Value.EstimateMm);
+        Assert.Equal(Mm(0.22), visit.Point("1I").Repeats.Single().Value.EstimateMm);
         Assert.Empty(visit.Visit.Late);
     }
 
@@ -104,7 +104,7 @@ public class AfterSigningTests
     {
         var visit = Signed();
         visit.Figure(Guid.CreateVersion7(), "1I", "0.22", unproved: true);
-        visit.Correct(visit.Visit.Entries[0].Id, new CorrectedFields { ShownHours = 105 });
+        visit.Correct(visit.Visit.Entries[0].Id, new CorrectedFields { ShownHours = H(105) });
         var stored = visit.Visit.Entries.Select((e, i) => e with { Sequence = i + 1 }).ToList();
 
         var again = Visit.From(visit.Visit.Context, stored);

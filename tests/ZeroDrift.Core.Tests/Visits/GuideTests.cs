@@ -42,17 +42,17 @@ public class GuideTests
         visit.Tick("hands");
         Assert.Equal(NextDo.Condition, visit.Visit.Next!.Do);
         visit.State();
-        Assert.Equal(new NextTask(NextDo.Bar, "1I", 0), visit.Visit.Next);
+        Assert.Equal(new NextTask(NextDo.Bar, "1I", Deg(0)), visit.Visit.Next);
         visit.Bar(0);
-        Assert.Equal(new NextTask(NextDo.Prove, "1I", 0), visit.Visit.Next);
+        Assert.Equal(new NextTask(NextDo.Prove, "1I", Deg(0)), visit.Visit.Next);
         visit.Prove(0);
-        Assert.Equal(new NextTask(NextDo.Measure, "1I", 0), visit.Visit.Next);
+        Assert.Equal(new NextTask(NextDo.Measure, "1I", Deg(0)), visit.Visit.Next);
         visit.Measured("1I", "0.10");
-        Assert.Equal(new NextTask(NextDo.Set, "1I", 0), visit.Visit.Next);
+        Assert.Equal(new NextTask(NextDo.Set, "1I", Deg(0)), visit.Visit.Next);
         visit.Say("1I", PointOutcome.Set);
-        Assert.Equal(new NextTask(NextDo.MeasureAgain, "1I", 0), visit.Visit.Next);
+        Assert.Equal(new NextTask(NextDo.MeasureAgain, "1I", Deg(0)), visit.Visit.Next);
         visit.Measured("1I", "0.20", ReadingStage.AsLeft);
-        Assert.Equal(new NextTask(NextDo.Measure, "1E", 0), visit.Visit.Next);
+        Assert.Equal(new NextTask(NextDo.Measure, "1E", Deg(0)), visit.Visit.Next);
         visit.Measured("1E", "0.40");
         Assert.Equal((NextDo.Bar, "2I"), (visit.Visit.Next!.Do, visit.Visit.Next.Point));
         visit.Measured("2I", "0.20");
@@ -70,7 +70,7 @@ public class GuideTests
         var visit = new VisitScript(VisitScript.Twin(adjuster: AdjusterKind.ShimUnderBucket)).Ready();
         visit.Prove(0);
         visit.Measured("1I", "0.10");
-        Assert.Equal(new NextTask(NextDo.Measure, "1E", 0), visit.Visit.Next);
+        Assert.Equal(new NextTask(NextDo.Measure, "1E", Deg(0)), visit.Visit.Next);
     }
 
     [Fact]

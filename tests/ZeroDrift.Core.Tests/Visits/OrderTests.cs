@@ -53,12 +53,12 @@ public class OrderTests
     {
         var visit = new VisitScript().Ready();
         visit.Prove(720);
-        Assert.Equal([0.0], visit.Visit.Proved);
+        Assert.Equal([Deg(0)], visit.Visit.Proved);
         visit.Bar(0);
         Assert.Null(visit.Try(Guid.CreateVersion7(), "1I", "0.20", Feel.Drag).Refusal);
         visit.Bar(90);
         Assert.Empty(visit.Visit.Proved);
-        Assert.Equal(90, visit.Visit.CrankDeg);
+        Assert.Equal(Deg(90), visit.Visit.CrankDeg);
         Assert.Equal(RefusalCode.StopNotProved, visit.Try(Guid.CreateVersion7(), "1E", "0.40", Feel.Drag).Refusal!.Code);
         visit.ProvePoints("1E");
         Assert.Null(visit.Try(Guid.CreateVersion7(), "1E", "0.40", Feel.Drag).Refusal);
@@ -185,7 +185,7 @@ public class OrderTests
     [Fact]
     public void A_meter_does_not_run_backwards_nor_faster_than_the_clock()
     {
-        var context = VisitScript.Twin() with { Meter = new ContextMeter(new DateOnly(2026, 10, 30), 100, 0) };
+        var context = VisitScript.Twin() with { Meter = new ContextMeter(new DateOnly(2026, 10, 30), H(100), 0) };
         Assert.Equal(RefusalCode.HoursBackwards, new VisitScript(context).Open(hours: 99).Refusal!.Code);
         Assert.Equal(RefusalCode.DateImpossible, new VisitScript(context).Open(hours: 400).Refusal!.Code);
         Assert.Null(new VisitScript(context).Open(hours: 130).Refusal);

@@ -98,7 +98,7 @@ public class UndoAndSignTests
         var visit = new VisitScript().Ready();
         var first = visit.Measured("1I", "0.20");
         visit.Measured("1I", "0.22");
-        Assert.Equal((first, 0.22), (visit.Point("1I").Found!.Reading, visit.Point("1I").Repeats.Single().Value.EstimateMm));
+        Assert.Equal((first, Mm(0.22)), (visit.Point("1I").Found!.Reading, visit.Point("1I").Repeats.Single().Value.EstimateMm));
     }
 
     [Fact]
@@ -155,7 +155,7 @@ public class UndoAndSignTests
     [Fact]
     public void A_point_without_a_figure_in_the_book_is_measured_and_not_judged()
     {
-        var visit = new VisitScript(VisitScript.Twin(demand: p => p.Kind == LashKind.Intake ? Demand.Gap.OfWindow(0.15, 0.25) : null)).Ready().AllFound(exhaust: "0.99");
+        var visit = new VisitScript(VisitScript.Twin(demand: p => p.Kind == LashKind.Intake ? Asked(0.15, 0.25) : null)).Ready().AllFound(exhaust: "0.99");
         Codes(visit);
         Assert.Null(visit.Point("1E").Verdict);
         Assert.NotNull(visit.Point("1E").Found);
@@ -191,7 +191,7 @@ public class UndoAndSignTests
     public void A_continued_visit_owes_the_points_that_waited_and_then_the_clock_starts()
     {
         var first = Guid.CreateVersion7();
-        var found = new FigureView(Guid.CreateVersion7(), Reading.Direct(0.30), VisitScript.Marit, DateTimeOffset.UnixEpoch);
+        var found = new FigureView(Guid.CreateVersion7(), Reading.Direct(Mm(0.30)), VisitScript.Marit, DateTimeOffset.UnixEpoch);
         var context = VisitScript.Twin() with { AwaitingVisit = first, Awaiting = [new AwaitingPoint("1E", found)] };
         var visit = new VisitScript(context);
         Assert.Equal("continues", visit.Open(continues: Guid.CreateVersion7()).Refusal!.Field);

@@ -24,8 +24,8 @@ internal sealed class VisitScript
     public static VisitContext Twin(string layout = "I E I E", AdjusterKind adjuster = AdjusterKind.ScrewAtValve, Func<LashPoint, Demand?>? demand = null, IReadOnlyList<VisitStep>? steps = null, SpecCondition condition = SpecCondition.Cold)
     {
         var order = FiringOrder.Parse("1 2", EngineCycle.FourStroke);
-        var points = HeadLayout.Parse(null, layout, order, adjuster, new AdjusterFigures(1.0, TravelTurns: 1.6));
-        demand ??= p => p.Kind switch { LashKind.Intake => Demand.Gap.OfWindow(0.15, 0.25, 0.20), LashKind.Exhaust => Demand.Gap.OfWindow(0.35, 0.45, 0.40), _ => null };
+        var points = HeadLayout.Parse(null, layout, order, adjuster, new AdjusterFigures(1.0, TravelTurns: T(1.6)));
+        demand ??= p => p.Kind switch { LashKind.Intake => Asked(0.15, 0.25, 0.20), LashKind.Exhaust => Asked(0.35, 0.45, 0.40), _ => null };
         return new VisitContext
         {
             EngineId = Engine,
@@ -38,7 +38,7 @@ internal sealed class VisitScript
 
     public TakingResult Offer(Func<Guid, Entry> entry) => Visit.Take(entry(Guid.CreateVersion7()));
 
-    public TakingResult Open(JobKind job = JobKind.Overhead, bool bench = false, double? hours = 100, Guid? continues = null) => Offer(id => new Opened { Id = id, At = At(), By = By, Device = "t", EngineId = Engine, Job = job, Date = new DateOnly(2026, 11, 1), ShownHours = bench ? null : hours, Bench = bench, Continues = continues });
+    public TakingResult Open(JobKind job = JobKind.Overhead, bool bench = false, double? hours = 100, Guid? continues = null) => Offer(id => new Opened { Id = id, At = At(), By = By, Device = "t", EngineId = Engine, Job = job, Date = new DateOnly(2026, 11, 1), ShownHours = H(bench ? null : hours), Bench = bench, Continues = continues });
 
     public TakingResult Tick(string step, bool on = true, string? said = null) => Offer(id => new Ticked(step, on, said) { Id = id, At = At(), By = By, Device = "t" });
 

@@ -2018,8 +2018,7 @@ export interface components {
             cylinder: number;
             kind?: null | components["schemas"]["LashKind"];
         };
-        /** @description A stretch of the cycle the crank may stand in, forwards from FromDeg (0 to below the cycle) to ToDeg (may pass the cycle). A point where both are equal. */
-        PositionCandidate: {
+        PositionCandidateResponse: {
             /** Format: double */
             fromDeg: number;
             /** Format: double */
@@ -2041,7 +2040,7 @@ export interface components {
             kinds?: null | components["schemas"]["LashKind"][];
         };
         PositionResponse: {
-            candidates: components["schemas"]["PositionCandidate"][];
+            candidates: components["schemas"]["PositionCandidateResponse"][];
             contradiction: null | string;
         };
         PreloadRequest: {
