@@ -51,7 +51,7 @@ public sealed class LogbookByHandTests : IDisposable
     {
         screen.Open("/");
         screen.See("Skarv · port main");
-        screen.See("valve is tight now");
+        screen.See("valve was found tight and not set");
         screen.Driver.FindElement(By.TagName("body")).SendKeys("/");
         screen.Keys("lomvi");
         screen.See("3 of 18 engines");

@@ -32,17 +32,17 @@ public sealed class PocketByHandTests : IDisposable
     public void A_link_carries_the_question_and_thou_work_like_millimetres()
     {
         screen.Open("/pocket/screw");
-        screen.See("32°, about 1 sixteenth of a turn, anticlockwise.");
+        screen.See("32°, a bit over 1/16 turn, anticlockwise.");
         screen.Fill("Clearance now", "0.25");
-        screen.See("2 sixteenths of a turn");
+        screen.See("1/8 turn");
         screen.Wait(5, "the link to hold the figure", () => screen.Driver.Url.Contains("measured=0.25", StringComparison.Ordinal));
 
         screen.Open(new Uri(screen.Driver.Url).PathAndQuery);
-        screen.See("2 sixteenths of a turn");
+        screen.See("1/8 turn");
 
         screen.Driver.FindElement(By.XPath("//button[normalize-space(.)='mm']")).Click();
         screen.See("Clearance now, thou");
-        screen.See("2 sixteenths of a turn");
+        screen.See("1/8 turn");
     }
 
     [Fact]

@@ -71,9 +71,9 @@ public sealed class Screen : IDisposable
     /// <summary>Adds somebody the fleet does not know yet, where a person is chosen.</summary>
     public void AddPerson(string label, string name)
     {
-        Choose(label, "somebody else");
+        if (Field(label).TagName == "select") Choose(label, "somebody else");
         Fill(label, name);
-        Press("Add");
+        Field(label).SendKeys(OpenQA.Selenium.Keys.Enter);
         Wait(10, $"'{name}' to be chosen", () => Field(label).FindElements(By.TagName("option")).Any(o => o.Selected && o.Text == name));
     }
 

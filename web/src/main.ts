@@ -5,11 +5,25 @@ import './styles/app.scss'
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
+import { Refusal } from './api/client'
 import App from './app/App.vue'
 import { router } from './app/router'
 
 createApp(App)
   .use(createPinia())
   .use(router)
-  .use(VueQueryPlugin, { queryClientConfig: { defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } } })
+  .use(VueQueryPlugin, {
+    queryClientConfig: {
+      defaultOptions: {
+        queries: {
+          staleTime: 5_000,
+          // The depot's network is no internet: whether the browser thinks it is online says nothing.
+          networkMode: 'always',
+          // What a rule refused stays refused; what the shell asks for again by itself needs no tries of its own.
+          retry: (tries, error) => !(error instanceof Refusal) && tries < 1,
+          retryDelay: 500,
+        },
+      },
+    },
+  })
   .mount('#app')

@@ -17,7 +17,7 @@ public static class SettingCalls
             Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm"),
             request.ClearancePerTravel ?? 1,
             request.ClockwiseCloses ?? true);
-        return new ScrewResponse(turn.Turns, turn.Turns.Degrees, turn.Direction, turn.Sixteenths, turn.DegreesFirst);
+        return new ScrewResponse(turn.Turns, turn.Turns.Degrees, turn.Direction, turn.Sixteenths, turn.DegreesFirst, TurnWords.Say(turn.Turns));
     }
 
     public static TurnsResponse MidLift(MidLiftRequest request) => new(ScrewTurn.ToMidLift(

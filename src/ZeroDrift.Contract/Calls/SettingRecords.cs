@@ -4,7 +4,7 @@ namespace ZeroDrift.Contract.Calls;
 
 public sealed record ScrewRequest(double? MeasuredMm, double? TargetMm, double? PitchMm, double? ClearancePerTravel, bool? ClockwiseCloses);
 
-public sealed record ScrewResponse(double Turns, double Degrees, ScrewDirection? Direction, int Sixteenths, bool DegreesFirst);
+public sealed record ScrewResponse(double Turns, double Degrees, ScrewDirection? Direction, int Sixteenths, bool DegreesFirst, string Said);
 
 public sealed record MidLiftRequest(double? ValveLiftMm, double? PitchMm);
 

@@ -57,6 +57,20 @@ public sealed record PointForecast(string Id, Clearance ClearanceMm, double Stan
     /// <summary>The likelier side after <paramref name="hours"/> more.</summary>
     public LimitSide Side(double hours) => Tight(hours) >= Loose(hours) ? LimitSide.Tight : LimitSide.Loose;
 
+    /// <summary>Nine in ten of what is expected, from now to <paramref name="aheadHours"/>: the whole variance, with the rate's own and the covariance.</summary>
+    public IReadOnlyList<FanStep> Fan(double aheadHours, int steps = 8)
+    {
+        const double oneInTwenty = 1.6448536269514722; // quantile of the standard normal at 95 %
+        var fan = new List<FanStep>();
+        for (var i = 0; i <= steps; i++)
+        {
+            var hours = aheadHours * i / steps;
+            var (mean, half) = (MeanMm(hours), oneInTwenty * SdMm(hours));
+            fan.Add(new FanStep(hours, mean, mean - half, mean + half));
+        }
+        return fan;
+    }
+
     /// <summary>The same point left at another figure, freshly set.</summary>
     public PointForecast LeftAt(Clearance clearanceMm, double uncertaintyMm) =>
         this with { ClearanceMm = clearanceMm, StandardUncertaintyMm = uncertaintyMm, CovarianceMm2PerHour = 0, AgeHours = 0 };

@@ -41,14 +41,14 @@ public sealed class MeterHistory
     {
         if (Latest is not { } last) return;
         if (next.Date < last.Date)
-            throw new BadInputException("date", $"The meter was already read on {last.Date:yyyy-MM-dd}; a reading of {next.Date:yyyy-MM-dd} comes before it. Use that day or later.");
+            throw new BadInputException("date", $"The meter was already read on {Said.Day(last.Date)}; a reading of {Said.Day(next.Date)} comes before it. Use that day or later.");
         if (next.ShownHours < lastShown)
-            throw new BadInputException(field, $"{Require.Text(next.ShownHours)} h is below the last reading, {Require.Text(lastShown)} h on {last.Date:yyyy-MM-dd}. Check the figure, or say that the meter was replaced or reset.");
+            throw new BadInputException(field, $"{Said.Hours(next.ShownHours)} is below the last reading, {Said.Hours(lastShown)} on {Said.Day(last.Date)}. Check the figure, or say that the meter was replaced or reset.");
         var days = next.Date.DayNumber - last.Date.DayNumber;
         var run = next.ShownHours - lastShown;
         // Two readings on one day, or late one evening and early the next, can still be a full day apart.
         if (run > 24.0 * (days + 1))
-            throw new BadInputException(field, $"{Require.Text(run)} h in {days} days is more than 24 h a day since {Require.Text(lastShown)} h on {last.Date:yyyy-MM-dd}. Check the figure and the date, or say that the meter was replaced.");
+            throw new BadInputException(field, $"{Said.Hours(run)} in {days} days is more than 24 h a day since {Said.Hours(lastShown)} on {Said.Day(last.Date)}. Check the figure and the date, or say that the meter was replaced.");
     }
 
     /// <summary>Total hours for what the meter in place on a day shows: changes before that day count, one of that day only where the figure is below what the old meter had reached.</summary>

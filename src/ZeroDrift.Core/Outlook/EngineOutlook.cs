@@ -13,7 +13,11 @@ namespace ZeroDrift.Core.Outlook;
 /// <param name="Standing">Verdict on the last accepted reading; null without one.</param>
 /// <param name="HoursToRisk">By its own probability; null where not within the horizon.</param>
 /// <param name="Side">The limit it reaches.</param>
-public sealed record PointOutlook(string Label, OwnRate? OwnRate, Rate? Rate, bool UnlikeSiblings, PointForecast? Forecast, VerdictState? Standing, EngineHours? HoursToRisk, LimitSide? Side);
+public sealed record PointOutlook(string Label, OwnRate? OwnRate, Rate? Rate, bool UnlikeSiblings, PointForecast? Forecast, VerdictState? Standing, EngineHours? HoursToRisk, LimitSide? Side)
+{
+    /// <summary>What a picture of the heads shows for it; null before the first reading.</summary>
+    public ShownFigure? Shown { get; init; }
+}
 
 /// <summary>Where one engine is heading and when it is due.</summary>
 /// <param name="Id">The engine.</param>

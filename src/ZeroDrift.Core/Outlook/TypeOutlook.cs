@@ -113,10 +113,20 @@ public static class TypeOutlook
         {
             var forecast = Forecast();
             var own = forecast is null ? null : HoursToRisk.Alone(forecast, risk);
-            return new PointOutlook(point.Label, Own, Pooled!.Rate, Pooled.UnlikeSiblings, forecast, Standing(), own?.Hours, own?.Side);
+            return new PointOutlook(point.Label, Own, Pooled!.Rate, Pooled.UnlikeSiblings, forecast, Standing(), own?.Hours, own?.Side) { Shown = Shown(forecast) };
         }
 
-        public PointOutlook WithoutRate() => new(point.Label, null, null, false, null, Standing(), null, null);
+        public PointOutlook WithoutRate() => new(point.Label, null, null, false, null, Standing(), null, null) { Shown = Shown(null) };
+
+        private ShownFigure? Shown(PointForecast? forecast)
+        {
+            var standing = Standing();
+            if (standing is VerdictState.Tight or VerdictState.Loose || forecast is null)
+                return (point.Standing?.EstimateMm ?? point.Standing?.UpperMm ?? point.Standing?.LowerMm) is { } mm ? new ShownFigure(mm, standing, false) : null;
+            var expected = forecast.MeanMm(0);
+            VerdictState? state = expected < forecast.Window.MinMm ? VerdictState.Tight : expected > forecast.Window.MaxMm ? VerdictState.Loose : null;
+            return new ShownFigure(expected, state, true);
+        }
 
         private VerdictState? Standing()
         {

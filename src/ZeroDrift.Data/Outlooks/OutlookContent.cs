@@ -4,6 +4,7 @@ using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Outlook;
 using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Data.Outlooks;
@@ -59,4 +60,8 @@ public sealed record PointContent
     public double? HoursToRisk { get; init; }
     public LimitSide? Side { get; init; }
     public ExpectedRecord? Expected { get; init; }
+    public ShownFigure? Shown { get; init; }
+
+    /// <summary>The forecast as it is drawn.</summary>
+    public IReadOnlyList<FanStep>? Fan { get; init; }
 }

@@ -130,14 +130,21 @@ public static class OutlookKeeper
             Findings = [.. outlook.Findings.Select(f => Finding(record.Points.First(p => p.Label == f.Label), f.Standing!.Value))],
             HasFigures = record.Points.Any(p => p.Standing is not null),
             Trouble = outlook.Trouble,
-            Points = [.. outlook.Points.Select((p, i) => Point(p, record.Points[i], life.Before[i]))],
+            Points = [.. outlook.Points.Select((p, i) => Point(p, record.Points[i], life.Before[i], FanHours(record)))],
         };
+    }
+
+    /// <summary>How far ahead a forecast is drawn: an eighth of the life drawn before it, and never less than a season's work.</summary>
+    private static double FanHours(EngineRecord record)
+    {
+        var first = record.Points.SelectMany(p => p.Visits).Select(v => (double)v.Hours).DefaultIfEmpty(record.HoursNow).Min();
+        return Math.Max(600, (record.HoursNow - first) / 8);
     }
 
     private static FindingContent Finding(PointRecord point, VerdictState state) =>
         new(point.Label, state, point.Standing?.EstimateMm ?? point.Standing?.UpperMm ?? point.Standing?.LowerMm, state == VerdictState.Tight ? point.Spec?.Window.MinMm : point.Spec?.Window.MaxMm);
 
-    private static PointContent Point(PointOutlook outlook, PointRecord record, (double? Mm, double? Hours) before)
+    private static PointContent Point(PointOutlook outlook, PointRecord record, (double? Mm, double? Hours) before, double fanHours)
     {
         var (mean, sd) = (outlook.Forecast?.MeanMm(0), outlook.Forecast?.SdMm(0));
         // A reading to come has its own error on top of the forecast's.
@@ -157,6 +164,8 @@ public static class OutlookKeeper
             UnlikeSiblings = outlook.UnlikeSiblings,
             HoursToRisk = outlook.HoursToRisk,
             Side = outlook.Side,
+            Shown = outlook.Shown,
+            Fan = outlook.Forecast?.Fan(fanHours),
             Expected = before.Mm is null && mean is null ? null : new ExpectedRecord(outlook.Label, mean, surprise, outlook.Rate?.MmPer1000h, outlook.Rate?.StandardErrorMmPer1000h, before.Mm, before.Hours),
         };
     }

@@ -31,9 +31,9 @@ internal static class EngineEndpoints
     public static async Task<DueListResponse> Due(ZeroDriftContext data, Yard yard, FleetDay day, int? skip, int? take)
     {
         var (from, most) = Paging.Of(skip, take);
-        var fleet = await data.Fleet.AsNoTracking().Select(f => f.Name).FirstOrDefaultAsync() ?? new FleetRow().Name;
+        var fleet = await data.SettingsAsync();
         var rows = await yard.AllAsync(data);
-        return new DueListResponse(fleet, day.Today, [.. rows.Skip(from).Take(most)], rows.Count);
+        return new DueListResponse(fleet.Name, fleet.Risk, day.Today, [.. rows.Skip(from).Take(most)], rows.Count);
     }
 
     public static Task<EngineResponse> Get(Guid id, ZeroDriftContext data, Yard yard, FleetDay day) => EngineView.OfAsync(id, data, yard, day);

@@ -8,7 +8,8 @@ using ZeroDrift.Server.Outlooks;
 
 namespace ZeroDrift.Server.Engines;
 
-public sealed record DueListResponse(string Fleet, DateOnly Today, IReadOnlyList<DueRow> Engines, int Total);
+/// <summary>The yard. Risk: the fleet's, at which drift decides.</summary>
+public sealed record DueListResponse(string Fleet, double Risk, DateOnly Today, IReadOnlyList<DueRow> Engines, int Total);
 
 public sealed record SeriesVisit(Guid OverheadId, double Hours, DateOnly Date, double? FoundMm, double? LeftMm, double? FoundLowerMm, double? FoundUpperMm, bool Excluded, bool PartChanged);
 
@@ -32,6 +33,14 @@ public sealed record EnginePointResponse
     public required bool UnlikeSiblings { get; init; }
     public double? HoursToRisk { get; init; }
     public LimitSide? Side { get; init; }
+
+    /// <summary>The figure a picture of the heads shows: as found where that stands out of its window, else what is expected today, else the last.</summary>
+    public double? ShownMm { get; init; }
+    public VerdictState? ShownState { get; init; }
+    public bool ShownIsExpected { get; init; }
+
+    /// <summary>The forecast, nine in ten; empty without one.</summary>
+    public required IReadOnlyList<FanStep> Fan { get; init; }
     public required IReadOnlyList<SeriesVisit> Series { get; init; }
 }
 

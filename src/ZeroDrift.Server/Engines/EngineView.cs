@@ -65,6 +65,10 @@ internal static class EngineView
             UnlikeSiblings = known?.UnlikeSiblings ?? false,
             HoursToRisk = known?.HoursToRisk,
             Side = known?.Side,
+            ShownMm = known?.Shown?.Mm ?? known?.LastMm,
+            ShownState = known?.Shown is { } shown ? shown.State : known?.Standing,
+            ShownIsExpected = known?.Shown?.IsExpected ?? false,
+            Fan = known?.Fan ?? [],
             Series = [.. visits.Where(v => v.TotalHours is not null).Select(v => Visit(v, row.Label)).Where(v => v is not null)!],
         };
     }

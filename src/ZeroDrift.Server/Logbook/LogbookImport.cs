@@ -72,14 +72,14 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
                 if (!seen.TryAdd((known.EngineRow!.Id, row.Date, known.Point!.Id), row))
                 {
                     var first = seen[(known.EngineRow.Id, row.Date, known.Point.Id)];
-                    throw new BadInputException("valve", $"{row.PointName} of {row.Engine} on {row.Date:yyyy-MM-dd} already stands in line {first.Line}; keep one of the two.");
+                    throw new BadInputException("valve", $"{row.PointName} of {row.Engine} on {Said.Day(row.Date)} already stands in line {first.Line}; keep one of the two.");
                 }
                 if (New(known) is { } toAdd) fresh.Add(toAdd);
                 else alreadyThere++;
             }
             catch (BadInputException refused)
             {
-                bad.Add(new BadRow(row.Line, refused.Field, refused.Message, $"{row.Engine}, {row.Date:yyyy-MM-dd}, {row.PointName}, {row.FoundWritten}, {row.LeftWritten} {row.Unit}"));
+                bad.Add(new BadRow(row.Line, refused.Field, refused.Message, $"{row.Engine}, {Said.Day(row.Date)}, {row.PointName}, {row.FoundWritten}, {row.LeftWritten} {row.Unit}"));
             }
         }
         RefuseHoursGoingBack();
@@ -95,7 +95,7 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
             throw new BadInputException("cylinder", $"{engine.Name} ({type.Code}) has no {row.PointName}; its points are {string.Join(' ', type.Points.OrderBy(p => p.Order).Select(p => p.Label))}.");
         var point = points.Count == 1 ? points[0] : points.Find(p => p.Place == row.Place)
             ?? throw new BadInputException("valve", $"Cylinder {row.Cylinder} has {points.Count} of these; say which: {string.Join(" or ", points.Select(p => p.Place))}.");
-        if (row.Date > today.AddDays(1)) throw new BadInputException("date", $"{row.Date:yyyy-MM-dd} is still to come.");
+        if (row.Date > today.AddDays(1)) throw new BadInputException("date", $"{Said.Day(row.Date)} is still to come.");
         return row with { EngineRow = engine, Point = point };
     }
 
@@ -115,7 +115,7 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
         var left = IsNew(row, visit, StandingStage.Left, row.Left, row.LeftWritten, "as left");
         if (!found && !left) return null;
         if (visit.ImportKey is null)
-            throw new BadInputException("date", $"{row.Engine} has a record of its own for {row.Date:yyyy-MM-dd}, made at the engine; a logbook adds nothing to it.");
+            throw new BadInputException("date", $"{row.Engine} has a record of its own for {Said.Day(row.Date)}, made at the engine; a logbook adds nothing to it.");
         return row with { Found = found ? row.Found : null, Left = left ? row.Left : null };
     }
 
@@ -128,7 +128,7 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
             return !(stage == StandingStage.Left && Standing(visit, row.Point.Label, StandingStage.Found) is { } found && Same(found.ToReading(), reading));
         }
         if (Same(stands.ToReading(), reading)) return false;
-        throw new BadInputException(column, $"{row.PointName} on {row.Date:yyyy-MM-dd} is already recorded as {WrittenFigure.Write(stands.ToReading(), WrittenFigure.Unit(row.Unit), stands.Dragged)} {row.Unit}, not {written}. Correct it in the record, with who and why.");
+        throw new BadInputException(column, $"{row.PointName} on {Said.Day(row.Date)} is already recorded as {WrittenFigure.Write(stands.ToReading(), WrittenFigure.Unit(row.Unit), stands.Dragged)} {row.Unit}, not {written}. Correct it in the record, with who and why.");
     }
 
     private static ReadingRow? Standing(VisitRow visit, string label, StandingStage stage) => visit.Readings.Find(r => r.Point == label && r.Stage == stage);
@@ -145,13 +145,13 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
                 var after = known.Where(k => k.Date > visit.Key).Select(k => (double?)k.TotalHours).Min();
                 foreach (var row in visit.ToList())
                 {
-                    var message = row.Hours != hours ? FormattableString.Invariant($"{row.Hours} h, but line {visit.First().Line} says {hours} h for the same engine and day.")
-                        : row.Hours < before ? FormattableString.Invariant($"{row.Hours} h on {row.Date:yyyy-MM-dd} is below {before} h, which {row.Engine} had already run before that day. Total engine hours are meant, through meter changes.")
-                        : row.Hours > after ? FormattableString.Invariant($"{row.Hours} h on {row.Date:yyyy-MM-dd} is above {after} h, which {row.Engine} showed only later.")
+                    var message = row.Hours != hours ? FormattableString.Invariant($"{Said.Hours(row.Hours)}, but line {visit.First().Line} says {Said.Hours(hours)} for the same engine and day.")
+                        : row.Hours < before ? FormattableString.Invariant($"{Said.Hours(row.Hours)} on {Said.Day(row.Date)} is below {Said.Hours(before.Value)}, which {row.Engine} had already run before that day. Total engine hours are meant, through meter changes.")
+                        : row.Hours > after ? FormattableString.Invariant($"{Said.Hours(row.Hours)} on {Said.Day(row.Date)} is above {Said.Hours(after.Value)}, which {row.Engine} showed only later.")
                         : null;
                     if (message is null) continue;
                     fresh.Remove(row);
-                    bad.Add(new BadRow(row.Line, "engine hours", message, $"{row.Engine}, {row.Date:yyyy-MM-dd}, {row.PointName}, {row.Hours.ToString(System.Globalization.CultureInfo.InvariantCulture)}"));
+                    bad.Add(new BadRow(row.Line, "engine hours", message, $"{row.Engine}, {Said.Day(row.Date)}, {row.PointName}, {row.Hours.ToString(System.Globalization.CultureInfo.InvariantCulture)}"));
                 }
                 if (fresh.Exists(r => r.EngineRow == engine.Key && r.Date == visit.Key)) known.Add((visit.Key, hours));
             }

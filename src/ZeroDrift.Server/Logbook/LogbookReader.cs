@@ -162,6 +162,9 @@ internal static class LogbookReader
     private static DateOnly Date(string text)
     {
         if (DateOnly.TryParseExact(text, ["yyyy-MM-dd", "dd.MM.yyyy", "d.M.yyyy"], CultureInfo.InvariantCulture, DateTimeStyles.None, out var date) && date.Year is >= 1950 and < 2200) return date;
+        // A day above twelve says which of the two it is: 11/25/2026 is 25 November.
+        if (DateOnly.TryParseExact(text, "M/d/yyyy", CultureInfo.InvariantCulture, DateTimeStyles.None, out var monthFirst) != DateOnly.TryParseExact(text, "d/M/yyyy", CultureInfo.InvariantCulture, DateTimeStyles.None, out var dayFirst))
+            return monthFirst == default ? dayFirst : monthFirst;
         throw new BadInputException("date", text.Contains('/', StringComparison.Ordinal)
             ? $"'{text}' has its day and month in an order that is not sure; write the date like 2026-02-28 or 28.02.2026."
             : $"'{text}' is not a date; write it like 2026-02-28 or 28.02.2026.");

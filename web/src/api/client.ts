@@ -1,8 +1,9 @@
 import createClient from 'openapi-fetch'
+import { reaching } from './reach'
 import type { components, paths } from './schema'
 
 /** The one client; its types come from the server's own document. */
-export const api = createClient<paths>()
+export const api = createClient<paths>({ fetch: reaching })
 
 export type Schemas = components['schemas']
 

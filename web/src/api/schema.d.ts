@@ -1114,8 +1114,11 @@ export interface components {
             /** Format: date */
             date: null | string;
         };
+        /** @description The yard. Risk: the fleet's, at which drift decides. */
         DueListResponse: {
             fleet: string;
+            /** Format: double */
+            risk: number;
             /** Format: date */
             today: string;
             engines: components["schemas"]["DueRow"][];
@@ -1258,6 +1261,15 @@ export interface components {
             /** Format: double */
             hoursToRisk?: null | number;
             side?: null | components["schemas"]["LimitSide"];
+            /**
+             * Format: double
+             * @description The figure a picture of the heads shows: as found where that stands out of its window, else what is expected today, else the last.
+             */
+            shownMm?: null | number;
+            shownState?: null | components["schemas"]["VerdictState"];
+            shownIsExpected?: boolean;
+            /** @description The forecast, nine in ten; empty without one. */
+            fan: components["schemas"]["FanStep"][];
             series: components["schemas"]["SeriesVisit"][];
         };
         EngineResponse: {
@@ -1473,6 +1485,29 @@ export interface components {
             clearanceMm?: null | number;
             /** Format: double */
             standardUncertaintyMm?: null | number;
+        };
+        /** @description One step of a forecast drawn as a fan. */
+        FanStep: {
+            /**
+             * Format: double
+             * @description Engine hours from now.
+             */
+            hours: number;
+            /**
+             * Format: double
+             * @description Expected clearance; may fall below zero.
+             */
+            meanMm: number;
+            /**
+             * Format: double
+             * @description One in twenty stand below.
+             */
+            lowMm: number;
+            /**
+             * Format: double
+             * @description One in twenty stand above.
+             */
+            highMm: number;
         };
         /** @enum {string} */
         Feel: "free" | "drag" | "heavyDrag" | "noGo";
@@ -2196,6 +2231,7 @@ export interface components {
             /** Format: int32 */
             sixteenths: number;
             degreesFirst: boolean;
+            said: string;
         };
         SeriesVisit: {
             /** Format: uuid */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { onBeforeUnmount, onMounted, ref } from 'vue'
-import { isTyping, keysHere } from './keys'
+import { onBeforeUnmount, onMounted } from 'vue'
+import { isTyping, keysHere } from '../shared/keys/keys'
 
-const shown = ref(false)
+const shown = defineModel<boolean>({ required: true })
 function listen(event: KeyboardEvent) {
   if (event.key === '?' && !isTyping(event)) shown.value = !shown.value
 }
@@ -13,12 +13,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', listen))
 
 <template>
   <BModal v-model="shown" title="Keys of this screen" no-footer>
-    <p v-if="keysHere.length === 0" class="mb-0">This screen has no keys of its own. Tab moves, Enter presses.</p>
-    <dl v-else class="facts">
-      <template v-for="k in keysHere" :key="k.key">
+    <dl class="facts">
+      <template v-for="k in keysHere" :key="k.key + k.does">
         <dt class="figure">{{ k.key }}</dt>
         <dd>{{ k.does }}</dd>
       </template>
+      <dt class="figure">Tab, Enter</dt>
+      <dd>go on, press</dd>
+      <dt class="figure">?</dt>
+      <dd>this list</dd>
     </dl>
+    <p class="small soft mt-3 mb-0"><RouterLink to="/help" @click="shown = false">Help and glossary</RouterLink></p>
   </BModal>
 </template>

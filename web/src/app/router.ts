@@ -1,8 +1,10 @@
+import { nextTick } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
 import YardPage from '../features/yard/YardPage.vue'
 
 export const router = createRouter({
   history: createWebHistory(),
+  scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? false : { top: 0 }),
   routes: [
     { path: '/', name: 'yard', component: YardPage, meta: { title: 'Yard' } },
     {
@@ -14,38 +16,40 @@ export const router = createRouter({
     },
     {
       path: '/at-the-engine',
-      name: 'at-the-engine',
-      component: () => import('../features/at-the-engine/OpenOverheadsPage.vue'),
+      name: 'visits',
+      component: () => import('../features/visit/VisitsPage.vue'),
       meta: { title: 'At the engine' },
     },
     {
       path: '/engines/:engineId/open',
-      name: 'start-overhead',
-      component: () => import('../features/at-the-engine/StartPage.vue'),
+      name: 'open',
+      component: () => import('../features/visit/OpenPage.vue'),
       props: true,
       meta: { title: 'Open an engine' },
     },
     {
-      path: '/overheads/:id',
-      name: 'overhead',
-      component: () => import('../features/at-the-engine/OverheadPage.vue'),
+      path: '/visits/:id',
+      name: 'visit',
+      component: () => import('../features/visit/bench/BenchPage.vue'),
       props: true,
-      meta: { title: 'Overhead', bare: true },
+      meta: { title: 'At the engine', bare: true },
     },
     {
-      path: '/overheads/:id/crank',
+      path: '/visits/:id/crank',
       name: 'crank',
-      component: () => import('../features/at-the-engine/CrankPage.vue'),
+      component: () => import('../features/visit/bench/CrankPage.vue'),
       props: true,
       meta: { title: 'At the crank', bare: true },
     },
     {
-      path: '/overheads/:id/record',
+      path: '/visits/:id/record',
       name: 'record',
-      component: () => import('../features/engine/RecordPage.vue'),
+      component: () => import('../features/visit/record/RecordPage.vue'),
       props: true,
       meta: { title: 'Record' },
     },
+    // Links that people kept from before visits had their own word.
+    { path: '/overheads/:id/:rest(.*)*', redirect: (to) => ({ path: to.path.replace('/overheads/', '/visits/') }) },
     {
       path: '/book/:id?',
       name: 'book',
@@ -73,6 +77,18 @@ export const router = createRouter({
       meta: { title: 'Logbook' },
     },
     {
+      path: '/settings',
+      name: 'settings',
+      component: () => import('../features/settings/SettingsPage.vue'),
+      meta: { title: 'Settings' },
+    },
+    {
+      path: '/help',
+      name: 'help',
+      component: () => import('../features/help/HelpPage.vue'),
+      meta: { title: 'Help' },
+    },
+    {
       path: '/:rest(.*)*',
       name: 'nowhere',
       component: () => import('./NowherePage.vue'),
@@ -81,6 +97,14 @@ export const router = createRouter({
   ],
 })
 
-router.afterEach((to) => {
-  document.title = `${to.meta.title as string} · Zero Drift`
+router.afterEach(async (to, from) => {
+  if (to.path !== from.path) document.title = `${to.meta.title as string} · Zero Drift`
+  if (to.path === from.path || from.matched.length === 0) return
+  // A new page begins at its heading for whoever cannot see that it changed.
+  await nextTick()
+  const heading = document.querySelector<HTMLElement>('#main h1')
+  if (heading && (document.activeElement === document.body || !document.activeElement)) {
+    heading.tabIndex = -1
+    heading.focus({ preventScroll: true })
+  }
 })

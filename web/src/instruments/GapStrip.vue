@@ -1,6 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { mm, useFigures } from '../app/figures'
+import { scaleLinear } from 'd3-scale'
+import { computed, useTemplateRef } from 'vue'
+import { mm } from '../shared/figures/lengths'
+import { useFigures } from '../shared/figures/useFigures'
+import { useDrawnWidth } from './useDrawn'
 
 /** One clearance on a scale: the window, the figure to set, as found as a ring (or a bracket), as left as a dot, what is expected as a notch. */
 const props = withDefaults(
@@ -21,7 +24,9 @@ const props = withDefaults(
 )
 
 const figures = useFigures()
-const width = computed(() => (props.tall ? 520 : 150))
+const box = useTemplateRef<HTMLElement>('box')
+const drawn = useDrawnWidth(box, 520)
+const width = computed(() => (props.tall ? drawn.value : 150))
 const pad = computed(() => (props.tall ? 12 : 4))
 const top = computed(() => (props.tall ? 10 : 6))
 const height = computed(() => (props.tall ? 84 : 34))
@@ -36,19 +41,17 @@ const span = computed(() => {
   const from = Math.max(0, Math.min(low - reach * 0.75, ...values) - reach * 0.05)
   return { from, to: Math.max(high + reach * 0.75, ...values) + reach * 0.05 }
 })
-const x = (v: number) =>
-  pad.value +
-  ((Math.min(Math.max(v, span.value.from), span.value.to) - span.value.from) / (span.value.to - span.value.from)) *
-    (width.value - 2 * pad.value)
-const step = computed(() => {
-  const range = span.value.to - span.value.from
-  return figures.unit === 'thou' ? (range > 0.3 ? 0.0508 : 0.0254) : range > 0.5 ? 0.05 : range > 0.2 ? 0.02 : 0.01
-})
+/** In the unit shown, so that its ticks fall on round figures of that unit. */
+const scale = computed(() =>
+  scaleLinear(
+    [figures.scaled(span.value.from), figures.scaled(span.value.to)],
+    [pad.value, width.value - pad.value],
+  ).clamp(true),
+)
+const x = (v: number) => scale.value(figures.scaled(v))
 const ticks = computed(() => {
-  const out: { v: number; big: boolean }[] = []
-  const first = Math.ceil(span.value.from / step.value)
-  for (let i = first; i * step.value <= span.value.to; i++) out.push({ v: i * step.value, big: i % 5 === 0 })
-  return out
+  const named = new Set(scale.value.ticks(4).map((v) => v.toFixed(4)))
+  return scale.value.ticks(20).map((v) => ({ v, at: scale.value(v), big: named.has(v.toFixed(4)) }))
 })
 const said = computed(() => {
   const parts = [props.label ?? 'clearance']
@@ -62,78 +65,80 @@ const tone = computed(() => (props.state === 'tight' || props.state === 'loose' 
 </script>
 
 <template>
-  <svg class="strip" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="said" :class="`tone-${tone}`">
-    <title>{{ said }}</title>
-    <rect
-      v-if="min !== null && min !== undefined && max"
-      :x="x(min)"
-      :y="top"
-      :width="Math.max(2, x(max) - x(min))"
-      :height="2 * (middle - top)"
-      class="window"
-    />
-    <line :x1="pad" :x2="width - pad" :y1="middle" :y2="middle" class="scale" />
-    <line
-      v-for="tick in ticks"
-      :key="tick.v"
-      :x1="x(tick.v)"
-      :x2="x(tick.v)"
-      :y1="middle - (tick.big ? 6 : 3.5)"
-      :y2="middle + (tick.big ? 6 : 3.5)"
-      class="scale"
-    />
-    <template v-if="min !== null && min !== undefined && max">
-      <line :x1="x(min)" :x2="x(min)" :y1="top" :y2="2 * middle - top" class="limit" />
-      <line :x1="x(max)" :x2="x(max)" :y1="top" :y2="2 * middle - top" class="limit" />
-    </template>
-    <path
-      v-if="set !== null && set !== undefined"
-      :d="`M ${x(set)} ${2 * middle - top - 1} l 5 8 h -10 z`"
-      class="target"
-    />
-    <path
-      v-if="expected !== null && expected !== undefined"
-      :d="`M ${x(expected)} ${middle - 8} l 5 8 l -5 8 l -5 -8 z`"
-      class="expected"
-    />
-    <line
-      v-if="lower !== null && lower !== undefined && upper !== null && upper !== undefined && upper > lower"
-      :x1="x(lower)"
-      :x2="x(upper)"
-      :y1="middle"
-      :y2="middle"
-      class="bracket"
-    />
-    <line
-      v-else-if="upper !== null && upper !== undefined && (found === null || found === undefined)"
-      :x1="pad"
-      :x2="x(upper)"
-      :y1="middle"
-      :y2="middle"
-      class="bracket"
-    />
-    <line
-      v-else-if="lower !== null && lower !== undefined && (found === null || found === undefined)"
-      :x1="x(lower)"
-      :x2="width - pad"
-      :y1="middle"
-      :y2="middle"
-      class="bracket"
-    />
-    <circle
-      v-if="found !== null && found !== undefined"
-      :cx="x(found)"
-      :cy="middle"
-      :r="tall ? 6.5 : 4.5"
-      class="found"
-    />
-    <circle v-if="left !== null && left !== undefined" :cx="x(left)" :cy="middle" :r="tall ? 6 : 4.5" class="left" />
-    <g v-if="tall" class="labels">
-      <text v-for="tick in ticks.filter((t) => t.big)" :key="`l${tick.v}`" :x="x(tick.v)" :y="height - 8">
-        {{ figures.figure(tick.v) }}
-      </text>
-    </g>
-  </svg>
+  <div ref="box">
+    <svg class="strip" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="said" :class="`tone-${tone}`">
+      <title>{{ said }}</title>
+      <rect
+        v-if="min !== null && min !== undefined && max"
+        :x="x(min)"
+        :y="top"
+        :width="Math.max(2, x(max) - x(min))"
+        :height="2 * (middle - top)"
+        class="window"
+      />
+      <line :x1="pad" :x2="width - pad" :y1="middle" :y2="middle" class="scale" />
+      <line
+        v-for="tick in ticks"
+        :key="tick.v"
+        :x1="tick.at"
+        :x2="tick.at"
+        :y1="middle - (tick.big ? 6 : 3.5)"
+        :y2="middle + (tick.big ? 6 : 3.5)"
+        class="scale"
+      />
+      <template v-if="min !== null && min !== undefined && max">
+        <line :x1="x(min)" :x2="x(min)" :y1="top" :y2="2 * middle - top" class="limit" />
+        <line :x1="x(max)" :x2="x(max)" :y1="top" :y2="2 * middle - top" class="limit" />
+      </template>
+      <path
+        v-if="set !== null && set !== undefined"
+        :d="`M ${x(set)} ${2 * middle - top - 1} l 5 8 h -10 z`"
+        class="target"
+      />
+      <path
+        v-if="expected !== null && expected !== undefined"
+        :d="`M ${x(expected)} ${middle - 8} l 5 8 l -5 8 l -5 -8 z`"
+        class="expected"
+      />
+      <line
+        v-if="lower !== null && lower !== undefined && upper !== null && upper !== undefined && upper > lower"
+        :x1="x(lower)"
+        :x2="x(upper)"
+        :y1="middle"
+        :y2="middle"
+        class="bracket"
+      />
+      <line
+        v-else-if="upper !== null && upper !== undefined && (found === null || found === undefined)"
+        :x1="pad"
+        :x2="x(upper)"
+        :y1="middle"
+        :y2="middle"
+        class="bracket"
+      />
+      <line
+        v-else-if="lower !== null && lower !== undefined && (found === null || found === undefined)"
+        :x1="x(lower)"
+        :x2="width - pad"
+        :y1="middle"
+        :y2="middle"
+        class="bracket"
+      />
+      <circle
+        v-if="found !== null && found !== undefined"
+        :cx="x(found)"
+        :cy="middle"
+        :r="tall ? 6.5 : 4.5"
+        class="found"
+      />
+      <circle v-if="left !== null && left !== undefined" :cx="x(left)" :cy="middle" :r="tall ? 6 : 4.5" class="left" />
+      <g v-if="tall" class="labels">
+        <text v-for="tick in ticks.filter((t) => t.big)" :key="`l${tick.v}`" :x="tick.at" :y="height - 8">
+          {{ figures.unit === 'mm' ? tick.v.toFixed(2) : tick.v }}
+        </text>
+      </g>
+    </svg>
+  </div>
 </template>
 
 <style scoped>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { letterOf } from './letterOf'
+import { kindWord, letterOf } from '../shared/words/points'
 
-/** The heads from above: cylinders and lash points where they sit, FRONT to the left, one row a bank. */
+/** The heads from above: cylinders and lash points where they sit, FRONT to the left, one row a bank; every point a key as large as a thumb. */
 export interface HeadPoint {
   label: string
   cylinder: number
@@ -14,131 +14,125 @@ export interface HeadPoint {
   state?: 'tight' | 'loose' | 'inWindow' | 'borderline' | null
   dim?: boolean
 }
-const props = defineProps<{ points: HeadPoint[]; current?: string | null; letters?: boolean }>()
-const emit = defineEmits<{ pick: [label: string] }>()
+const props = defineProps<{
+  points: HeadPoint[]
+  current?: string | null
+  /** A picture only, with nothing to press. */
+  still?: boolean
+}>()
+defineEmits<{ pick: [label: string] }>()
 
 const banks = computed(() => {
-  const byBank = new Map<number, HeadPoint[]>()
-  for (const point of props.points) byBank.set(point.bank, [...(byBank.get(point.bank) ?? []), point])
-  return [...byBank.entries()].sort((a, b) => a[0] - b[0]).map(([, points]) => points.sort((a, b) => a.along - b.along))
+  const out: { cylinder: number; points: HeadPoint[] }[][] = []
+  for (const point of [...props.points].sort((a, b) => a.bank - b.bank || a.along - b.along)) {
+    const bank = (out[point.bank] ??= [])
+    const last = bank.at(-1)
+    if (last?.cylinder === point.cylinder) last.points.push(point)
+    else bank.push({ cylinder: point.cylinder, points: [point] })
+  }
+  return out.filter(Boolean)
 })
-const most = computed(() => Math.max(1, ...banks.value.map((bank) => bank.length)))
-const slot = computed(() => Math.min(30, 300 / most.value))
-const rowHeight = 112
-const starts = (bank: HeadPoint[]) => {
-  const seen: { cylinder: number; from: number; count: number }[] = []
-  bank.forEach((point, i) => {
-    const last = seen.at(-1)
-    if (last && last.cylinder === point.cylinder) last.count++
-    else seen.push({ cylinder: point.cylinder, from: i, count: 1 })
-  })
-  return seen
-}
+const said = (p: HeadPoint) =>
+  [
+    `${p.label}${p.figure ? ` ${p.figure}` : ''}`,
+    `${kindWord(p.kind)}${p.place ? ` ${p.place}` : ''}`,
+    p.state && p.state !== 'inWindow' ? p.state : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
 </script>
 
 <template>
-  <svg
-    class="head"
-    :viewBox="`0 0 312 ${18 + banks.length * rowHeight}`"
-    role="group"
-    aria-label="Head map, front to the left"
-  >
-    <text x="2" y="11" class="front">◂ FRONT</text>
-    <g v-for="(bank, b) in banks" :key="b" :transform="`translate(6, ${18 + b * rowHeight})`">
-      <g v-for="group in starts(bank)" :key="group.cylinder">
-        <text :x="(group.from + group.count / 2) * slot" y="13" class="cylinder">{{ group.cylinder }}</text>
-        <rect :x="group.from * slot + 0.5" y="18" :width="group.count * slot - 2" height="86" class="bore" />
-      </g>
-      <g
-        v-for="(point, i) in bank"
-        :key="point.label"
-        class="point"
-        :class="[point.state ? `is-${point.state}` : '', { dim: point.dim, current: point.label === current }]"
-        role="button"
-        tabindex="0"
-        :aria-label="`${point.label}${point.figure ? ', ' + point.figure : ''}${point.state && point.state !== 'inWindow' ? ', ' + point.state : ''}`"
-        @click="emit('pick', point.label)"
-        @keydown.enter.prevent="emit('pick', point.label)"
-        @keydown.space.prevent="emit('pick', point.label)"
-      >
-        <rect :x="i * slot + 2" y="20" :width="slot - 5" height="82" class="slot" />
-        <text :x="i * slot + slot / 2 - 0.5" y="35" class="letter">{{ letterOf(point.kind) }}</text>
-        <text v-if="point.figure" class="value" :transform="`translate(${i * slot + slot / 2 + 3.5}, 98) rotate(-90)`">
-          {{ point.figure }}
-        </text>
-      </g>
-    </g>
-  </svg>
+  <div role="group" aria-label="Head map, front to the left">
+    <span class="caps">◂ Front</span>
+    <div v-for="(bank, b) in banks" :key="b" class="bank">
+      <div v-for="c in bank" :key="c.cylinder" class="bore">
+        <span class="cylinder">{{ c.cylinder }}</span>
+        <div class="points">
+          <component
+            :is="still ? 'span' : 'button'"
+            v-for="p in c.points"
+            :key="p.label"
+            :type="still ? undefined : 'button'"
+            class="point"
+            :class="[p.state ? `is-${p.state}` : '', { dim: p.dim, current: p.label === current }]"
+            :aria-label="still ? undefined : said(p)"
+            :aria-current="p.label === current || undefined"
+            @click="$emit('pick', p.label)"
+          >
+            <span class="letter">{{ letterOf(p.kind) }}</span>
+            <span v-if="p.figure" class="value figure">{{ p.figure }}</span>
+          </component>
+        </div>
+      </div>
+    </div>
+  </div>
 </template>
 
 <style scoped>
-.head {
-  width: 100%;
-  display: block;
+.bank {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 3px;
+  margin-top: 4px;
 }
-.front {
-  font-size: 10px;
-  letter-spacing: 0.08em;
-  fill: var(--ink-soft);
-}
-.cylinder {
-  text-anchor: middle;
-  font-weight: 700;
-  font-size: 13px;
-  fill: var(--ink);
+.bank + .bank {
+  border-top: 2px dotted var(--line);
+  padding-top: 6px;
+  margin-top: 8px;
 }
 .bore {
-  fill: none;
-  stroke: var(--hairline);
+  border: 1px solid var(--hairline);
+  padding: 0;
 }
-.slot {
-  fill: var(--plate);
-  stroke: var(--ink);
-  stroke-width: 1.3;
-}
-.letter {
-  text-anchor: middle;
+.cylinder {
+  display: block;
+  text-align: center;
   font-weight: 700;
-  font-size: 12px;
-  fill: var(--ink);
+  font-size: 0.85rem;
 }
-.value {
-  font-family: var(--mono);
-  font-size: 11.5px;
-  fill: var(--ink);
+.points {
+  display: flex;
+  gap: 1px;
 }
 .point {
-  cursor: pointer;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: center;
+  width: 44px;
+  min-height: 44px;
+  padding: 0;
+  border: 1.4px solid var(--ink);
+  background: var(--plate);
+  color: var(--ink);
+  line-height: 1.15;
 }
-.dim .slot {
-  fill: var(--shade);
-  stroke: var(--hairline);
+.letter {
+  font-weight: 700;
+  font-size: 0.85rem;
 }
-.dim .letter {
-  fill: var(--ink-soft);
+.value {
+  font-size: 0.78rem;
 }
-.is-tight .slot {
-  stroke: var(--tight);
-  stroke-width: 2.4;
+.dim {
+  background: var(--shade);
+  border-color: var(--line);
+  color: var(--ink-soft);
 }
-.is-tight .value,
-.is-tight .letter {
-  fill: var(--tight);
+.point.is-tight {
+  color: var(--tight);
+  border-color: var(--tight);
+  border-width: 2.4px;
 }
-.is-loose .slot {
-  stroke: var(--loose);
-  stroke-width: 2.4;
+.point.is-loose {
+  color: var(--loose);
+  border-color: var(--loose);
+  border-width: 2.4px;
 }
-.is-loose .value,
-.is-loose .letter {
-  fill: var(--loose);
-}
-.current .slot {
-  fill: var(--blue);
-  stroke: var(--blue);
-}
-.current .letter,
-.current .value {
-  fill: var(--on-blue);
+.point.current {
+  background: var(--blue);
+  border-color: var(--blue);
+  color: var(--on-blue);
 }
 </style>

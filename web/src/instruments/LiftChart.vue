@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { letterOf } from './letterOf'
+import { scaleLinear } from 'd3-scale'
+import { computed, useTemplateRef } from 'vue'
+import { letterOf } from '../shared/words/points'
+import { useDrawnWidth } from './useDrawn'
 
 /** The cycle unrolled: every valve's open arc, and the stops across it with a ring where a point is set. */
 const props = defineProps<{
@@ -9,9 +11,12 @@ const props = defineProps<{
   stops: { crankDeg: number; set: { cylinder: number; kind: string }[] }[]
 }>()
 
+const box = useTemplateRef<HTMLElement>('box')
+const drawn = useDrawnWidth(box, 634, 280)
 const left = 54
-const width = 560
-const rowHeight = computed(() => (props.arcs.length > 16 ? 11 : 20))
+const right = 20
+const rowHeight = computed(() => (props.arcs.length > 16 ? 15 : 20))
+const scale = computed(() => scaleLinear([0, props.cycle], [left, drawn.value - right]))
 const rank = (kind: string) => ({ exhaust: 0, intake: 1 })[kind] ?? 2
 const rows = computed(() => {
   const keys = new Map<string, { cylinder: number; kind: string; first: boolean }>()
@@ -32,7 +37,7 @@ const rows = computed(() => {
   })
 })
 const height = computed(() => (rows.value.at(-1)?.y ?? 40) + 44)
-const x = (deg: number) => left + (deg / props.cycle) * width
+const x = (deg: number) => scale.value(deg)
 const pieces = (row: { cylinder: number; kind: string }) =>
   props.arcs
     .filter((a) => a.cylinder === row.cylinder && a.kind === row.kind)
@@ -48,50 +53,66 @@ const marks = computed(() => Array.from({ length: props.cycle / 180 + 1 }, (_, i
 </script>
 
 <template>
-  <svg
-    class="lift"
-    :viewBox="`0 0 ${left + width + 20} ${height}`"
-    role="img"
-    :aria-label="`Lift chart with ${stops.length} stops`"
-  >
-    <g v-for="row in rows" :key="row.key">
-      <text v-if="row.first" x="8" :y="row.y + rowHeight * 0.7" class="cylinder" :font-size="rowHeight > 15 ? 15 : 11">
-        {{ row.cylinder }}
-      </text>
-      <text x="34" :y="row.y + 4" class="kind">{{ letterOf(row.kind) }}</text>
-      <line :x1="left" :x2="left + width" :y1="row.y" :y2="row.y" class="line" />
-      <rect
-        v-for="(piece, i) in pieces(row)"
-        :key="i"
-        :x="x(piece[0])"
-        :width="x(piece[1]) - x(piece[0])"
-        :y="row.y - rowHeight * 0.28"
-        :height="rowHeight * 0.56"
-        :class="row.kind"
-      />
-    </g>
-    <g v-for="(stop, i) in stops" :key="`s${i}`">
-      <line :x1="x(stop.crankDeg)" :x2="x(stop.crankDeg)" y1="22" :y2="height - 26" class="stop" />
-      <text
-        :x="x(stop.crankDeg)"
-        :y="stops.length > 8 && i % 2 ? 8 : 16"
-        class="stop-name"
-        :text-anchor="stop.crankDeg < 20 ? 'start' : 'middle'"
-      >
-        {{ stops.length > 6 ? i + 1 : `stop ${i + 1}` }}
-      </text>
-      <template v-for="row in rows" :key="`r${row.key}`">
-        <circle
-          v-if="stop.set.some((p) => p.cylinder === row.cylinder && p.kind === row.kind)"
-          :cx="x(stop.crankDeg)"
-          :cy="row.y"
-          :r="rowHeight > 15 ? 6 : 4"
-          class="set"
+  <div ref="box">
+    <svg
+      class="lift"
+      :viewBox="`0 0 ${drawn} ${height}`"
+      role="img"
+      :aria-label="`Lift chart with ${stops.length} stops`"
+    >
+      <g v-for="row in rows" :key="row.key">
+        <text
+          v-if="row.first"
+          x="8"
+          :y="row.y + rowHeight * 0.7"
+          class="cylinder"
+          :font-size="rowHeight > 15 ? 15 : 12"
+        >
+          {{ row.cylinder }}
+        </text>
+        <text x="34" :y="row.y + 4" class="kind">{{ letterOf(row.kind) }}</text>
+        <line :x1="left" :x2="drawn - right" :y1="row.y" :y2="row.y" class="line" />
+        <rect
+          v-for="(piece, i) in pieces(row)"
+          :key="i"
+          :x="x(piece[0])"
+          :width="x(piece[1]) - x(piece[0])"
+          :y="row.y - rowHeight * 0.28"
+          :height="rowHeight * 0.56"
+          :class="row.kind"
         />
-      </template>
-    </g>
-    <text v-for="mark in marks" :key="`m${mark}`" :x="x(mark)" :y="height - 8" class="degrees">{{ mark }}°</text>
-  </svg>
+      </g>
+      <g v-for="(stop, i) in stops" :key="`s${i}`">
+        <line :x1="x(stop.crankDeg)" :x2="x(stop.crankDeg)" y1="22" :y2="height - 26" class="stop" />
+        <text
+          :x="x(stop.crankDeg)"
+          :y="stops.length > 8 && i % 2 ? 8 : 16"
+          class="stop-name"
+          :text-anchor="stop.crankDeg < 20 ? 'start' : 'middle'"
+        >
+          {{ stops.length > 6 || drawn < 500 ? i + 1 : `stop ${i + 1}` }}
+        </text>
+        <template v-for="row in rows" :key="`r${row.key}`">
+          <circle
+            v-if="stop.set.some((p) => p.cylinder === row.cylinder && p.kind === row.kind)"
+            :cx="x(stop.crankDeg)"
+            :cy="row.y"
+            :r="rowHeight > 15 ? 6 : 4"
+            class="set"
+          />
+        </template>
+      </g>
+      <text
+        v-for="mark in marks.filter((m) => drawn > 400 || m % 360 === 0)"
+        :key="`m${mark}`"
+        :x="x(mark)"
+        :y="height - 8"
+        class="degrees"
+      >
+        {{ mark }}°
+      </text>
+    </svg>
+  </div>
 </template>
 
 <style scoped>
@@ -108,7 +129,7 @@ const marks = computed(() => Array.from({ length: props.cycle / 180 + 1 }, (_, i
 }
 .kind {
   font-family: var(--mono);
-  font-size: 11px;
+  font-size: 12px;
   fill: var(--ink-soft);
 }
 rect {
@@ -138,7 +159,7 @@ rect.injector {
 }
 .degrees {
   font-family: var(--mono);
-  font-size: 11px;
+  font-size: 12px;
   fill: var(--ink-soft);
   text-anchor: middle;
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
-import { hours } from '../app/figures'
+import { hours } from '../shared/figures/hours'
 
 /** Hours from now to the first limit: the band of the forecast, its likeliest hour, and the book's flag. */
 const props = withDefaults(
@@ -19,7 +20,8 @@ const props = withDefaults(
 
 const left = 8
 const width = 310
-const x = (h: number) => left + (Math.min(Math.max(h, 0), props.span) / props.span) * width
+const scale = computed(() => scaleLinear([0, props.span], [left, left + width]).clamp(true))
+const x = (h: number) => scale.value(h)
 const ticks = computed(() => Array.from({ length: 13 }, (_, i) => ({ h: (props.span / 12) * i, big: i % 4 === 0 })))
 const band = computed(() => {
   if (props.at === null || props.at === undefined || props.at > props.span) return null
@@ -144,7 +146,7 @@ const said = computed(() => {
 }
 .labels text {
   font-family: var(--mono);
-  font-size: 10.5px;
+  font-size: 13px;
   fill: var(--ink-soft);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { arc as drawArc } from 'd3-shape'
 import { computed } from 'vue'
 
 /** One whole cycle drawn as a ring, forwards clockwise: each cylinder where it fires, the needle where the crank is, a dashed arrow to where it goes next. */
@@ -22,10 +23,11 @@ const point = (deg: number, r: number) => {
   const a = (deg / props.cycle) * 2 * Math.PI - Math.PI / 2
   return { x: cx + r * Math.cos(a), y: cy + r * Math.sin(a) }
 }
+/** A stretch of the ring as one line forwards: the outer half of d3's annular sector of no width. */
 function arc(from: number, length: number, r: number) {
-  const a = point(from, r)
-  const b = point(from + length, r)
-  return `M ${a.x} ${a.y} A ${r} ${r} 0 ${length > props.cycle / 2 ? 1 : 0} 1 ${b.x} ${b.y}`
+  const angle = (deg: number) => (deg / props.cycle) * 2 * Math.PI
+  const sector = drawArc()({ innerRadius: r, outerRadius: r, startAngle: angle(from), endAngle: angle(from + length) })
+  return /^M[^A]+A[^A]+/.exec(sector ?? '')?.[0].replace(/[LZ].*$/, '') ?? ''
 }
 const room = computed(() => {
   if (props.crank === null || props.crank === undefined || !props.roomBack || !props.roomForward) return null
@@ -46,7 +48,7 @@ const rocking = (angle: number) =>
   props.crank !== null &&
   props.crank !== undefined &&
   Math.abs(Math.abs(angle - props.crank) - 360) < 1e-3
-const size = computed(() => (props.order.length > 12 ? 10 : props.order.length > 8 ? 14 : 17))
+const size = computed(() => (props.order.length > 12 ? 13 : props.order.length > 8 ? 15 : 17))
 </script>
 
 <template>
@@ -57,11 +59,11 @@ const size = computed(() => (props.order.length > 12 ? 10 : props.order.length >
       </marker>
     </defs>
     <circle :cx="cx" :cy="cy" :r="mid" class="ring" :stroke-width="ring - inner" />
-    <path v-if="room" :d="room" class="room" :stroke-width="ring - inner" />
+    <path v-if="room" :d="room" class="room" :stroke-width="ring - inner" :transform="`translate(${cx}, ${cy})`" />
     <line v-if="tip" :x1="cx" :y1="cy" :x2="tip.x" :y2="tip.y" class="needle" />
     <circle :cx="cx" :cy="cy" r="6" class="hub" />
     <template v-if="turn">
-      <path :d="turn.path" class="turn" marker-end="url(#dial-arrow)" />
+      <path :d="turn.path" class="turn" marker-end="url(#dial-arrow)" :transform="`translate(${cx}, ${cy})`" />
       <text :x="cx" :y="cy + 30" class="turn-text">next: {{ Math.round(turn.degrees) }}°</text>
     </template>
     <g
@@ -70,7 +72,11 @@ const size = computed(() => (props.order.length > 12 ? 10 : props.order.length >
       :class="{ on: here(angles[i] ?? 0), rocks: rocking(angles[i] ?? 0) }"
     >
       <circle :cx="point(angles[i] ?? 0, mid).x" :cy="point(angles[i] ?? 0, mid).y" :r="size" class="cylinder" />
-      <text :x="point(angles[i] ?? 0, mid).x" :y="point(angles[i] ?? 0, mid).y + size * 0.36" :font-size="size * 1.05">
+      <text
+        :x="point(angles[i] ?? 0, mid).x"
+        :y="point(angles[i] ?? 0, mid).y + size * 0.36"
+        :font-size="Math.max(15, size * 1.05)"
+      >
         {{ cylinder }}
       </text>
     </g>
@@ -105,7 +111,7 @@ const size = computed(() => (props.order.length > 12 ? 10 : props.order.length >
 }
 .turn-text {
   text-anchor: middle;
-  font-size: 14px;
+  font-size: 15px;
   fill: var(--ink-soft);
 }
 .cylinder {

@@ -58,6 +58,8 @@ export type Entry =
   | { kind: 'abandoned'; why: string }
   | { kind: 'signed'; remark?: string }
   | { kind: 'corrected'; entry: string; why: string; fields: Record<string, unknown> }
+  | { kind: 'countersigned'; readings: { point: string; figure: string; unit: string }[] }
+  | { kind: 'admitted'; entries: string[]; why: string }
 
 /** An entry as it is written down and sent. */
 export type WrittenEntry = Entry & { id: string; at: string; by: string; device: string }

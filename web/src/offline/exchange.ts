@@ -1,13 +1,8 @@
 import { answer, api, Refusal, type Schemas } from '../api/client'
-import { newId } from '../api/newId'
 import type { Entry, WrittenEntry } from './entries'
-import { deviceName } from './outbox'
+import { written } from './outbox'
 
-/**
- * Sends entries to a visit.
- *
- *     const { outcomes } = await exchange(visitId, waiting(visitId))
- */
+/** Sends entries to a visit; the same entry sent twice does no harm. */
 export function exchange(visitId: string, entries: WrittenEntry[]): Promise<Schemas['ExchangeResponse']> {
   return answer(
     api.POST('/api/visits/{visitId}/entries', {
@@ -17,10 +12,8 @@ export function exchange(visitId: string, entries: WrittenEntry[]): Promise<Sche
   )
 }
 
-/** The refusal of an outcome, as an error whose sentence and fields a form can show; null where it was taken. */
-export function refusalOf(outcome: Schemas['EntryOutcomeResponse']): Refusal | null {
-  if (outcome.outcome !== 'refused' || !outcome.problem) return null
-  const problem = outcome.problem as unknown as Record<string, unknown>
+/** A problem document as an error whose sentence and fields a form can show. */
+export function refusalOf(problem: Record<string, unknown>): Refusal {
   return new Refusal(
     String(problem.detail ?? ''),
     Number(problem.status ?? 422),
@@ -29,14 +22,12 @@ export function refusalOf(outcome: Schemas['EntryOutcomeResponse']): Refusal | n
   )
 }
 
-/** Sends entries at once, outside a bench's outbox: from the record, or to open a visit. Throws the first refusal. */
-export async function sendNow(visitId: string, entries: Entry[], by: string): Promise<void> {
-  const written = entries.map(
-    (e) => ({ ...e, id: newId(), at: new Date().toISOString(), by, device: deviceName() }) as WrittenEntry,
-  )
-  const { outcomes } = await exchange(visitId, written)
-  for (const outcome of outcomes) {
-    const refusal = refusalOf(outcome)
-    if (refusal) throw refusal
-  }
+/** Sends entries at once, outside the outbox: from a form that says what came of it. Throws the first refusal. */
+export async function sendNow(visitId: string, entries: Entry[], by: string): Promise<WrittenEntry[]> {
+  const lines = entries.map((e) => written(e, by))
+  const { outcomes } = await exchange(visitId, lines)
+  for (const outcome of outcomes)
+    if (outcome.outcome === 'refused' && outcome.problem)
+      throw refusalOf(outcome.problem as unknown as Record<string, unknown>)
+  return lines
 }

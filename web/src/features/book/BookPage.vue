@@ -1,23 +1,25 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { answer, api, sentence } from '../../api/client'
-import { day } from '../../app/figures'
+import { queries } from '../../api/queries'
+import { useTitle } from '../../shared/address/useTitle'
+import Loaded from '../../shared/loaded/Loaded.vue'
+import { plural } from '../../shared/words/counts'
+import { kindWord } from '../../shared/words/points'
+import { day } from '../../shared/figures/days'
 import HeadMap from '../../instruments/HeadMap.vue'
 import LiftChart from '../../instruments/LiftChart.vue'
-import EngineFacts from '../engine/EngineFacts.vue'
-import { adjusterNames, methodNames } from './bookWords'
+import TypeFacts from '../../shared/facts/TypeFacts.vue'
+import { adjusterNames } from '../../shared/words/valvetrains'
+import { methodNames } from '../../shared/words/methods'
 import PlanText from './PlanText.vue'
 import RevisionDialog from './RevisionDialog.vue'
 
 const props = defineProps<{ id?: string }>()
-const list = useQuery({ queryKey: ['types'], queryFn: () => answer(api.GET('/api/engine-types')) })
+const list = useQuery(() => queries.types())
 const chosen = computed(() => props.id || list.data.value?.[0]?.id)
-const type = useQuery({
-  queryKey: ['type', chosen],
-  queryFn: () => answer(api.GET('/api/engine-types/{id}', { params: { path: { id: chosen.value! } } })),
-  enabled: computed(() => !!chosen.value),
-})
+const type = useQuery(() => ({ ...queries.type(chosen.value ?? ''), enabled: !!chosen.value }))
+useTitle(() => type.data.value && `Book, ${type.data.value.code}`)
 const revising = ref(false)
 </script>
 
@@ -32,86 +34,94 @@ const revising = ref(false)
       </div>
       <RouterLink class="btn btn-act" to="/book-new">Add an engine type</RouterLink>
     </div>
-    <p v-if="list.error.value" class="complaint mx-3">{{ sentence(list.error.value) }}</p>
-    <div v-else-if="list.data.value?.length === 0" class="plate p-4">
-      <h2>The book is empty.</h2>
-      <p class="mb-0 mt-2">
-        Add your first engine type from its manual: firing order, valves along the head, clearances with their source.
-        The turning plan is drawn as you type.
-      </p>
-    </div>
-    <div v-else class="board">
-      <nav class="plate" aria-label="Engine types">
-        <RouterLink
-          v-for="t in list.data.value ?? []"
-          :key="t.id"
-          :to="{ name: 'book', params: { id: t.id } }"
-          :class="{ here: t.id === chosen }"
-        >
-          <strong>{{ t.code }}</strong>
-          <span class="small soft">{{ t.name }}</span>
-          <span class="small soft">
-            {{ t.points }} points, {{ adjusterNames[t.adjuster] }} · {{ t.engines }} in the yard
-          </span>
-        </RouterLink>
-      </nav>
-      <div v-if="type.data.value" class="two">
-        <section class="plate plate-strong p-3">
-          <h2>{{ type.data.value.code }}: {{ methodNames[type.data.value.method].toLowerCase() }}</h2>
-          <p class="small soft mb-1">
-            {{
-              type.data.value.timingKnown
-                ? 'Valve timing of the book'
-                : 'Valve timing unknown: figures safe for most diesels'
-            }}, {{ type.data.value.rampGuardDeg }}° kept clear at both ends of every lift.
-          </p>
-          <LiftChart
-            :cycle="type.data.value.plan.cycleDeg"
-            :arcs="type.data.value.plan.openArcs"
-            :stops="type.data.value.plan.stops"
-          />
-          <PlanText :plan="type.data.value.plan" />
-        </section>
-        <div>
-          <section class="plate p-3 mb-2">
-            <HeadMap :points="type.data.value.points" />
-          </section>
-          <EngineFacts :type="type.data.value" />
-          <section class="plate p-3 mt-2">
-            <div class="d-flex justify-content-between align-items-center">
-              <h2>Revisions</h2>
-              <button type="button" class="btn btn-plain" @click="revising = true">Add a revision</button>
-            </div>
-            <table class="ledger mt-1">
-              <thead class="caps">
-                <tr>
-                  <th>Rev.</th>
-                  <th>From</th>
-                  <th>Figures</th>
-                  <th>Source</th>
-                </tr>
-              </thead>
-              <tbody>
-                <tr v-for="r in type.data.value.revisions" :key="r.id">
-                  <td>
-                    <strong>{{ r.revision }}</strong>
-                    <br />
-                    <span v-if="r.inForce" class="small">in force</span>
-                  </td>
-                  <td>{{ day(r.date, true) }}</td>
-                  <td class="figure small">
-                    <div v-for="f in r.figures" :key="f.kind">{{ f.kind }} {{ f.written }}</div>
-                    {{ r.condition }}
-                  </td>
-                  <td class="small">{{ r.source }}</td>
-                </tr>
-              </tbody>
-            </table>
-          </section>
-        </div>
-        <RevisionDialog v-model="revising" :type="type.data.value" />
+    <Loaded :query="list" what="book">
+      <div v-if="list.data.value?.length === 0" class="plate p-4">
+        <h2>The book is empty.</h2>
+        <p class="mb-0 mt-2">
+          Add your first engine type from its manual: firing order, valves along the head, clearances with their source.
+          The turning plan is drawn as you type.
+        </p>
       </div>
-    </div>
+      <div v-else class="board">
+        <nav class="plate" aria-label="Engine types">
+          <RouterLink
+            v-for="t in list.data.value ?? []"
+            :key="t.id"
+            :to="{ name: 'book', params: { id: t.id } }"
+            :class="{ here: t.id === chosen }"
+          >
+            <strong>{{ t.code }}</strong>
+            <span class="small soft">{{ t.name }}</span>
+            <span class="small soft">
+              {{ plural(t.points, 'point') }}, {{ adjusterNames[t.adjuster] }} · {{ t.engines }} in the yard
+            </span>
+          </RouterLink>
+        </nav>
+        <Loaded v-if="chosen" :query="type" what="engine type" back="/book" back-text="The book">
+          <div v-if="type.data.value" class="two">
+            <section class="plate plate-strong p-3">
+              <div class="d-flex justify-content-between gap-2 flex-wrap">
+                <h2>{{ type.data.value.code }}: {{ methodNames[type.data.value.method].toLowerCase() }}</h2>
+                <RouterLink class="btn btn-plain" :to="{ name: 'new-type', query: { copy: type.data.value.id } }"
+                  >Copy as a new type</RouterLink
+                >
+              </div>
+              <p class="small soft mb-1">
+                {{
+                  type.data.value.timingKnown
+                    ? 'Valve timing of the book'
+                    : 'Valve timing unknown: figures safe for most diesels'
+                }}, {{ type.data.value.rampGuardDeg }}° ramp guard before and after every lift.
+              </p>
+              <LiftChart
+                :cycle="type.data.value.plan.cycleDeg"
+                :arcs="type.data.value.plan.openArcs"
+                :stops="type.data.value.plan.stops"
+              />
+              <PlanText :plan="type.data.value.plan" />
+            </section>
+            <div>
+              <section class="plate p-3 mb-2">
+                <HeadMap still :points="type.data.value.points" />
+              </section>
+              <TypeFacts :type="type.data.value" heading="This type" />
+              <section class="plate p-3 mt-2">
+                <div class="d-flex justify-content-between align-items-center">
+                  <h2>Revisions</h2>
+                  <button type="button" class="btn btn-plain" @click="revising = true">Add a revision</button>
+                </div>
+                <table class="ledger mt-1">
+                  <thead class="caps">
+                    <tr>
+                      <th>Rev.</th>
+                      <th>From</th>
+                      <th>Figures</th>
+                      <th>Source</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    <tr v-for="r in type.data.value.revisions" :key="r.id">
+                      <td>
+                        <strong>{{ r.revision }}</strong>
+                        <br />
+                        <span v-if="r.inForce" class="small">in force</span>
+                      </td>
+                      <td>{{ day(r.date) }}</td>
+                      <td class="figure small">
+                        <div v-for="f in r.figures" :key="f.kind">{{ kindWord(f.kind) }} {{ f.written }}</div>
+                        {{ r.condition }}
+                      </td>
+                      <td class="small">{{ r.source }}</td>
+                    </tr>
+                  </tbody>
+                </table>
+              </section>
+            </div>
+            <RevisionDialog v-model="revising" :type="type.data.value" />
+          </div>
+        </Loaded>
+      </div>
+    </Loaded>
   </main>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
-import { letterOf } from '../../instruments/letterOf'
+import { letterOf } from '../../shared/words/points'
 
 /** A turning plan as it is called out: stop by stop, what to turn, what to set, and what cannot be set. */
 defineProps<{ plan: Schemas['TurningPlanResponse'] }>()

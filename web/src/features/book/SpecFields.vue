@@ -1,82 +1,119 @@
 <script setup lang="ts">
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
-import Field from '../../app/Field.vue'
+import { computed } from 'vue'
+import DayField from '../../shared/fields/DayField.vue'
+import Field from '../../shared/fields/Field.vue'
+import { useFormState } from '../../shared/forms/useForm'
+import { kindWord } from '../../shared/words/points'
 import type { SpecForm } from './specForm'
 
-const form = defineModel<SpecForm>({ required: true })
-defineProps<{ complaint: (field: string) => string | undefined }>()
+/** The clearances of one revision with where they come from. */
+const spec = defineModel<SpecForm>({ required: true })
+const props = defineProps<{
+  /** Before the fields' names on the server, where the revision is part of a whole type. */
+  within?: string
+}>()
+const form = useFormState()
+const of = (name: string) => `${props.within ?? ''}${name}`
+const figures = [
+  'lines',
+  'min',
+  'max',
+  'set',
+  'single',
+  'minMm',
+  'maxMm',
+  'setMm',
+  'figureMm',
+  'goMm',
+  'noGoMm',
+  'unit',
+]
+for (const name of figures) form?.shows(of(name))
+const said = computed(() => figures.map((name) => form?.complaint(of(name))).find(Boolean))
 </script>
 
 <template>
   <div class="grid">
-    <Field v-slot="{ id }" label="Revision" :complaint="complaint('spec.revision')">
-      <BFormInput :id="id" v-model="form.revision" placeholder="A" />
+    <Field v-slot="{ bind }" :name="of('revision')" label="Revision">
+      <BFormInput v-bind="bind" v-model="spec.revision" placeholder="A" />
     </Field>
-    <Field v-slot="{ id }" label="Dated" :complaint="complaint('spec.date')">
-      <BFormInput :id="id" v-model="form.date" type="date" />
-    </Field>
-    <Field v-slot="{ id }" label="For a">
-      <BFormSelect :id="id" v-model="form.condition">
+    <Field v-slot="{ bind }" :name="of('date')" label="Dated"><DayField v-bind="bind" v-model="spec.date" /></Field>
+    <Field v-slot="{ bind }" label="For a">
+      <BFormSelect v-bind="bind" v-model="spec.condition">
         <option value="cold">cold engine</option>
         <option value="hot">hot engine</option>
       </BFormSelect>
     </Field>
-    <Field v-slot="{ id }" label="Unit"><BFormSelect :id="id" v-model="form.unit" :options="['mm', 'thou']" /></Field>
+    <Field v-slot="{ bind }" label="Unit">
+      <BFormSelect v-bind="bind" v-model="spec.unit" :options="['mm', 'thou']" />
+    </Field>
   </div>
-  <Field v-slot="{ id }" label="Source: plate, manual, bulletin, camshaft maker" :complaint="complaint('spec.source')">
-    <BFormInput :id="id" v-model="form.source" />
+  <Field v-slot="{ bind }" :name="of('source')" label="Source: plate, manual, bulletin, camshaft maker">
+    <BFormInput v-bind="bind" v-model="spec.source" />
   </Field>
   <table class="w-100">
+    <caption class="visually-hidden">
+      Clearances in
+      {{
+        spec.unit
+      }}
+    </caption>
     <thead class="caps">
       <tr>
-        <td></td>
-        <td>From</td>
-        <td>To</td>
-        <td>Set</td>
-        <td>or one figure</td>
+        <th scope="col"><span class="visually-hidden">Kind</span></th>
+        <th scope="col">From</th>
+        <th scope="col">To</th>
+        <th scope="col">Set</th>
+        <th scope="col">or one figure</th>
       </tr>
     </thead>
     <tbody>
-      <tr v-for="line in form.lines" :key="line.kind">
-        <td>{{ line.kind }}</td>
-        <td><BFormInput v-model="line.min" inputmode="decimal" :aria-label="`${line.kind} from`" /></td>
-        <td><BFormInput v-model="line.max" inputmode="decimal" :aria-label="`${line.kind} to`" /></td>
-        <td><BFormInput v-model="line.set" inputmode="decimal" :aria-label="`${line.kind} set`" /></td>
-        <td><BFormInput v-model="line.single" inputmode="decimal" :aria-label="`${line.kind} single figure`" /></td>
+      <tr v-for="line in spec.lines" :key="line.kind">
+        <th scope="row">{{ kindWord(line.kind) }}</th>
+        <td
+          v-for="[key, name] in [
+            ['min', 'from'],
+            ['max', 'to'],
+            ['set', 'set'],
+            ['single', 'one figure'],
+          ] as const"
+          :key="key"
+        >
+          <BFormInput
+            v-model="line[key]"
+            class="figure"
+            inputmode="decimal"
+            :aria-label="`${line.kind} ${name}`"
+            :aria-invalid="said ? 'true' : undefined"
+          />
+        </td>
       </tr>
     </tbody>
   </table>
-  <p
-    v-for="f in [
-      'spec.lines',
-      'spec.min',
-      'spec.max',
-      'spec.set',
-      'spec.single',
-      'spec.minMm',
-      'spec.maxMm',
-      'spec.setMm',
-      'spec.singleMm',
-      'spec.fleet.toleranceTightMm',
-    ]"
-    :key="f"
-    class="mb-0"
-  >
-    <span v-if="complaint(f)" class="complaint" role="alert">{{ complaint(f) }}</span>
-  </p>
+  <p v-if="said" class="complaint mb-0" role="alert">{{ said }}</p>
   <p class="small soft mb-0 mt-1">
-    A single figure gets the fleet's own tolerance, wider on the loose side, and says so wherever it is shown.
+    A single figure gets the fleet’s own tolerance, wider on the loose side, and says so wherever it is shown.
   </p>
 </template>
 
 <style scoped>
 .grid {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: 1fr 1.6fr 1fr 1fr;
   gap: 0 0.8rem;
 }
-td {
+th {
+  font-weight: 400;
+}
+td,
+th {
   padding: 0.15rem 0.3rem 0.15rem 0;
+}
+@media (max-width: 600px) {
+  .grid {
+    grid-template-columns: 1fr 1fr;
+  }
 }
 </style>

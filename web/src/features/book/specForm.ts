@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client'
+import { today } from '../../shared/figures/days'
 
 export interface SpecForm {
   revision: string
@@ -11,7 +12,7 @@ export interface SpecForm {
 
 export const emptySpec = (): SpecForm => ({
   revision: '',
-  date: new Date().toISOString().slice(0, 10),
+  date: today(),
   condition: 'cold',
   unit: 'mm',
   source: '',

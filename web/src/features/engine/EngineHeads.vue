@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { useFigures } from '../../app/figures'
+import { useFigures } from '../../shared/figures/useFigures'
 import GapStrip from '../../instruments/GapStrip.vue'
-import { letterOf } from '../../instruments/letterOf'
+import { letterOf } from '../../shared/words/points'
 import VerdictMark from '../../instruments/VerdictMark.vue'
 
 type Point = Schemas['EnginePointResponse']
@@ -22,14 +22,11 @@ const banks = computed(() => {
   return out
 })
 const letter = (p: Point) => letterOf(p.kind) + (p.place ? ` ${p.place[0]}` : '')
-const shown = (p: Point) => p.expectedMm ?? p.lastMm
 /** What a figure rests on, for whoever asks. */
 const says = (p: Point) =>
   [
-    p.lastMm !== null && p.lastMm !== undefined
-      ? `Last ${figures.withUnit(p.lastMm)} (${figures.other(p.lastMm)})`
-      : 'Never measured',
-    p.expectedMm !== null && p.expectedMm !== undefined
+    p.lastMm != null ? `Last ${figures.withUnit(p.lastMm)} (${figures.other(p.lastMm)})` : 'Never measured',
+    p.expectedMm != null
       ? `expected today ${figures.rough(p.expectedMm)} ± ${figures.rough(p.expectedSdMm)} ${figures.unit}`
       : '',
     p.rate
@@ -39,20 +36,7 @@ const says = (p: Point) =>
   ]
     .filter(Boolean)
     .join('; ')
-const state = (p: Point) => {
-  if (p.standing === 'tight' || p.standing === 'loose') return p.standing
-  const now = shown(p)
-  if (
-    now === null ||
-    now === undefined ||
-    p.minMm === null ||
-    p.minMm === undefined ||
-    p.maxMm === null ||
-    p.maxMm === undefined
-  )
-    return null
-  return now < p.minMm ? 'tight' : now > p.maxMm ? 'loose' : null
-}
+const state = (p: Point) => (p.shownState === 'tight' || p.shownState === 'loose' ? p.shownState : null)
 const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length)))
 </script>
 
@@ -60,7 +44,7 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
   <section class="plate p-3" aria-label="Heads from above">
     <div class="d-flex justify-content-between small soft mb-2">
       <span class="caps">◂ Front</span>
-      <span>clearance expected now, {{ figures.unit }} · press a point for its history</span>
+      <span>expected today, or as found where it stands out; {{ figures.unit }} · press a point for its history</span>
     </div>
     <template v-for="(bank, b) in banks" :key="b">
       <div v-if="b > 0" class="crank" aria-hidden="true" />
@@ -85,11 +69,11 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
               :min="p.minMm"
               :max="p.maxMm"
               :set="p.setMm"
-              :left="shown(p)"
+              :left="p.shownMm"
               :state="state(p)"
               :label="p.label"
             />
-            <span class="figure">{{ figures.rough(shown(p)) }}</span>
+            <span class="figure">{{ figures.rough(p.shownMm) }}</span>
             <VerdictMark :state="state(p)" :size="15" />
           </button>
         </div>

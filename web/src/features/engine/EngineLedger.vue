@@ -1,10 +1,19 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
-import { day, hours, useFigures } from '../../app/figures'
+import { day } from '../../shared/figures/days'
+import { hours } from '../../shared/figures/hours'
+import { useFigures } from '../../shared/figures/useFigures'
+import { jobWord } from '../../shared/words/jobs'
+import { verdictWords } from '../../shared/words/verdicts'
 
 defineProps<{ rows: Schemas['LedgerRow'][] }>()
 const figures = useFigures()
-const jobs = { overhead: 'overhead', spotCheck: 'spot check', receivingCheck: 'receiving check', build: 'build' }
+const found = (row: Schemas['LedgerRow']) =>
+  row.tightest
+    ? `${row.tightest} ${figures.withUnit(row.tightestMm)}, ${verdictWords[row.tightestState!]}`
+    : row.measured
+      ? 'all in window'
+      : ''
 const answers: Record<string, string> = {
   counts: '',
   warm: 'warm: left out of the rates',
@@ -25,7 +34,7 @@ const answers: Record<string, string> = {
           <th>Date</th>
           <th>Job</th>
           <th>Who</th>
-          <th>Out as found</th>
+          <th>Found out</th>
           <th>Worst found</th>
           <th>Set</th>
           <th>Spec</th>
@@ -36,15 +45,13 @@ const answers: Record<string, string> = {
         <tr v-for="row in rows" :key="row.overheadId">
           <td class="figure" :title="`${hours(row.totalHours ?? 0)} h in all`">{{ hours(row.shownHours ?? 0) }}</td>
           <td>
-            <RouterLink :to="{ name: 'record', params: { id: row.overheadId } }">{{ day(row.date, true) }}</RouterLink>
+            <RouterLink :to="{ name: 'record', params: { id: row.overheadId } }">{{ day(row.date) }}</RouterLink>
           </td>
-          <td>{{ jobs[row.job] }}</td>
+          <td>{{ jobWord(row.job) }}</td>
           <td>{{ row.who }}</td>
           <td>{{ row.measured ? `${row.outAsFound} of ${row.measured}` : '—' }}</td>
           <td class="figure" :class="`is-${row.tightestState}`">
-            <template v-if="row.tightest"
-              >{{ row.tightest }} {{ figures.figure(row.tightestMm) }} {{ row.tightestState }}</template
-            ><template v-else-if="row.measured">none</template>
+            {{ found(row) }}
           </td>
           <td>{{ row.setCount }}</td>
           <td>{{ row.specRevision }}</td>

@@ -1,135 +1,115 @@
 <script setup lang="ts">
-import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
-import { answer, api, Refusal, sentence, type Schemas } from '../../api/client'
+import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
-import Field from '../../app/Field.vue'
-import { day, hours } from '../../app/figures'
-import { notANumber, typedNumber } from '../../app/numbers'
-import { usePreferences } from '../../app/preferences'
+import { queries } from '../../api/queries'
+import { useWrite, writes } from '../../api/writes'
+import DayField from '../../shared/fields/DayField.vue'
+import Field from '../../shared/fields/Field.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
+import { day, today } from '../../shared/figures/days'
+import { hours } from '../../shared/figures/hours'
+import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import FormEnd from '../../shared/forms/FormEnd.vue'
+import { useForm } from '../../shared/forms/useForm'
+import { usePreferences } from '../../shared/preferences'
 
 const props = defineProps<{ engineId: string; readings: Schemas['MeterReadingResponse'][] }>()
 const shown = defineModel<boolean>({ required: true })
-const client = useQueryClient()
 const preferences = usePreferences()
-const people = useQuery({ queryKey: ['people'], queryFn: () => answer(api.GET('/api/people')) })
+const people = useQuery(() => queries.people())
+const read = useWrite(writes.readMeter)
+const correct = useWrite(writes.correctMeter)
 const me = () => people.data.value?.find((p) => p.id === preferences.person)?.name ?? null
-const form = reactive({ id: newId(), hours: '', date: '', replaced: false, newShows: '0' })
-/** The reading that is put right, and why. */
+const fresh = () => ({ id: newId(), hours: '', date: today(), replaced: false, newShows: '0', why: '' })
+const typed = reactive(fresh())
+/** The reading that is put right. */
 const wrong = ref<Schemas['MeterReadingResponse'] | null>(null)
-const why = ref('')
-const failure = ref<unknown>()
-const complaint = (field: string) => (failure.value instanceof Refusal ? failure.value.for(field) : undefined)
-watch(shown, (open) => {
-  if (open)
-    Object.assign(form, {
+
+const form = useForm({
+  check: () => ({
+    hours: notANumber(typed.hours) ?? (!typed.hours.trim() && 'Give what the meter shows, in hours.'),
+    newMeterShows: typed.replaced && notANumber(typed.newShows),
+    why: wrong.value && !typed.why.trim() && 'Say why; the old reading stays beside the new one.',
+  }),
+  send: () =>
+    wrong.value
+      ? correct.mutateAsync({
+          engineId: props.engineId,
+          readingId: wrong.value.id,
+          id: typed.id,
+          date: typed.date || null,
+          hours: typedNumber(typed.hours) ?? null,
+          why: typed.why,
+          who: me(),
+        })
+      : read.mutateAsync({
+          engineId: props.engineId,
+          id: typed.id,
+          date: typed.date || null,
+          hours: typedNumber(typed.hours),
+          newMeterShows: typed.replaced ? typedNumber(typed.newShows) : null,
+          who: me(),
+        }),
+  done: (engine) => `${engine.row.name}: ${hours(typedNumber(typed.hours) ?? 0)} h kept.`,
+  undo: (engine) =>
+    correct.mutateAsync({
+      engineId: engine.row.engineId,
+      readingId: typed.id,
       id: newId(),
-      hours: '',
-      date: new Date().toISOString().slice(0, 10),
-      replaced: false,
-      newShows: '0',
-    })
-  failure.value = undefined
+      hours: null,
+      why: 'taken back at once',
+      who: me(),
+    }),
+  then: () => (shown.value = false),
+})
+watch(shown, (open) => {
+  // What was kept keeps its name until the next is begun, so that it can be taken back.
+  if (open) Object.assign(typed, fresh())
   wrong.value = null
-  why.value = ''
+  form.clear()
 })
 function putRight(reading: Schemas['MeterReadingResponse']) {
   wrong.value = reading
-  why.value = ''
-  Object.assign(form, { id: newId(), hours: String(reading.shownHours), date: reading.date, replaced: false })
-}
-
-async function save() {
-  failure.value = undefined
-  if (notANumber(form.hours) || notANumber(form.newShows)) return
-  try {
-    if (wrong.value)
-      await answer(
-        api.PUT('/api/engines/{id}/meter-readings/{readingId}', {
-          params: { path: { id: props.engineId, readingId: wrong.value.id } },
-          body: {
-            id: form.id,
-            date: form.date || null,
-            hours: typedNumber(form.hours) ?? null,
-            why: why.value,
-            who: me(),
-          },
-        }),
-      )
-    else
-      await answer(
-        api.POST('/api/engines/{id}/meter-readings', {
-          params: { path: { id: props.engineId } },
-          body: {
-            id: form.id,
-            date: form.date || null,
-            hours: typedNumber(form.hours),
-            newMeterShows: form.replaced ? typedNumber(form.newShows) : null,
-            who: me(),
-          },
-        }),
-      )
-    await client.invalidateQueries()
-    shown.value = false
-  } catch (caught) {
-    failure.value = caught
-  }
+  Object.assign(typed, { ...fresh(), hours: String(reading.shownHours), date: reading.date })
 }
 </script>
 
 <template>
   <BModal v-model="shown" title="Read the hour meter" no-footer>
-    <form @submit.prevent="save">
-      <Field
-        v-slot="{ id }"
-        :label="form.replaced ? 'The old meter stopped at, h' : 'The meter shows, h'"
-        :complaint="complaint('hours') ?? notANumber(form.hours)"
-      >
-        <BFormInput :id="id" v-model="form.hours" inputmode="decimal" autofocus />
+    <form novalidate @submit.prevent="form.submit">
+      <Field v-slot="{ bind }" name="hours" :label="typed.replaced ? 'The old meter stopped at' : 'The meter shows'">
+        <NumberField v-bind="bind" v-model="typed.hours" unit="h" autofocus />
       </Field>
-      <Field v-slot="{ id }" label="Read on" :complaint="complaint('date')"
-        ><BFormInput :id="id" v-model="form.date" type="date"
-      /></Field>
-      <Field
-        v-if="wrong"
-        v-slot="{ id }"
-        :label="`Why is the reading of ${day(wrong.date)} put right?`"
-        :complaint="complaint('why')"
-        ><BFormInput :id="id" v-model="why"
-      /></Field>
-      <div v-if="!wrong" class="form-check mb-2">
-        <input id="replaced" v-model="form.replaced" class="form-check-input" type="checkbox" />
-        <label class="form-check-label" for="replaced">The meter was replaced or reset</label>
-      </div>
-      <Field
-        v-if="form.replaced"
-        v-slot="{ id }"
-        label="The new meter shows, h"
-        :complaint="complaint('newMeterShows') ?? notANumber(form.newShows)"
-      >
-        <BFormInput :id="id" v-model="form.newShows" inputmode="decimal" />
+      <Field v-slot="{ bind }" name="date" label="Read on"><DayField v-bind="bind" v-model="typed.date" /></Field>
+      <Field v-if="wrong" v-slot="{ bind }" name="why" :label="`Why is the reading of ${day(wrong.date)} put right?`">
+        <BFormInput v-bind="bind" v-model="typed.why" />
       </Field>
-      <p v-if="failure && !['hours', 'date', 'newMeterShows', 'why'].some((f) => complaint(f))" class="complaint">
-        {{ sentence(failure) }}
-      </p>
-      <BButton type="submit" class="btn-act w-100">{{ wrong ? 'Put it right' : 'Keep the reading' }}</BButton>
+      <BFormCheckbox v-if="!wrong" v-model="typed.replaced" class="mb-2 tall">
+        The meter was replaced or reset
+      </BFormCheckbox>
+      <Field v-if="typed.replaced" v-slot="{ bind }" name="newMeterShows" label="The new meter shows">
+        <NumberField v-bind="bind" v-model="typed.newShows" unit="h" />
+      </Field>
+      <FormEnd>{{ wrong ? 'Put it right' : 'Keep the reading' }}</FormEnd>
     </form>
     <div v-if="readings.length" class="small soft mt-3">
       Last read:
       <p v-for="r in readings.slice(0, 4)" :key="r.id" class="mb-1 d-flex gap-2 align-items-center">
         <span :class="{ 'text-decoration-line-through': r.withdrawn }"
           >{{ hours(r.shownHours) }} h on {{ day(r.date)
-          }}{{ r.newMeterShows !== null ? ` (replaced, new one at ${hours(r.newMeterShows ?? 0)})` : '' }}</span
+          }}{{ r.newMeterShows != null ? `; replaced, the new one at ${hours(r.newMeterShows)} h` : '' }}</span
         >
         <span v-if="r.why">{{ r.why }}</span>
         <button
           v-if="!r.withdrawn && !r.visitId"
           type="button"
-          class="btn btn-plain btn-sm ms-auto"
-          :aria-label="`Put the reading of ${day(r.date)} right`"
+          class="btn btn-plain ms-auto"
+          :aria-label="`Put right the reading of ${day(r.date)}`"
           @click="putRight(r)"
         >
           Put right

@@ -2,30 +2,31 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef } from 'vue'
-import { Refusal, sentence, toRefusal, type Schemas } from '../../api/client'
-import { day, hours } from '../../app/figures'
+import { Refusal, sentence, type Schemas } from '../../api/client'
+import { sendLogbook } from '../../api/logbook'
+import { day } from '../../shared/figures/days'
+import { hours } from '../../shared/figures/hours'
+import { useFigures } from '../../shared/figures/useFigures'
+import { toast } from '../../shared/toasts/toasts'
+import { plural } from '../../shared/words/counts'
 
 const client = useQueryClient()
+const figures = useFigures()
 const file = shallowRef<File | null>(null)
 const report = shallowRef<Schemas['LogbookReport'] | null>(null)
 const failure = ref<unknown>()
 const working = ref('')
 const columns = 'engine, date, engine hours, cylinder, valve, as found, as left, unit, who, remark'
 
-async function send(path: string, doing: string) {
+async function send(path: 'preview' | 'import' | 'import?goodOnly=true', doing: string) {
   if (!file.value) return
   working.value = doing
   failure.value = undefined
   try {
-    const response = await fetch(`/api/logbook/${path}`, {
-      method: 'POST',
-      headers: { 'content-type': 'text/csv' },
-      body: file.value,
-    })
-    const body = await response.json().catch(() => ({}))
-    if (!response.ok) throw toRefusal(body, response.status)
-    report.value = body as Schemas['LogbookReport']
-    if (report.value.saved) await client.invalidateQueries()
+    report.value = await sendLogbook(path, file.value)
+    if (!report.value.saved) return
+    await client.invalidateQueries()
+    toast(`${plural(report.value.newReadings, 'reading')} brought in.`)
   } catch (caught) {
     failure.value = caught
     if (caught instanceof Refusal && path === 'preview') report.value = null
@@ -41,7 +42,6 @@ function choose(event: Event) {
   report.value = null
   void send('preview', 'Reading the file…')
 }
-const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 const understood = computed(() => {
   const r = report.value
   if (!r) return ''
@@ -100,8 +100,8 @@ const understood = computed(() => {
         <ul v-if="report.engines.length" class="mb-2">
           <li v-for="e in report.engines" :key="e.engine">
             <strong>{{ e.engine }}:</strong> {{ plural(e.rows, 'row') }} of {{ plural(e.visits, 'visit') }},
-            {{ day(e.first, true) }} to
-            {{ day(e.last, true) }}
+            {{ day(e.first) }} to
+            {{ day(e.last) }}
           </li>
         </ul>
         <template v-if="!report.saved && report.newReadings > 0">
@@ -165,12 +165,12 @@ const understood = computed(() => {
             <tr v-for="r in report.firstRows" :key="r.line">
               <td class="figure">{{ r.line }}</td>
               <td>{{ r.engine }}</td>
-              <td>{{ day(r.date, true) }}</td>
+              <td>{{ day(r.date) }}</td>
               <td class="figure">{{ hours(r.hours) }}</td>
               <td>
                 <strong>{{ r.point }}</strong>
               </td>
-              <td class="figure" :title="r.foundMm != null ? `${r.foundMm.toFixed(3)} mm` : ''">{{ r.found }}</td>
+              <td class="figure" :title="r.foundMm != null ? figures.withUnit(r.foundMm) : ''">{{ r.found }}</td>
               <td class="figure">{{ r.left }}</td>
               <td>{{ r.unit }}</td>
               <td>{{ r.who }}</td>

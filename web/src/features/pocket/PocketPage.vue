@@ -3,14 +3,18 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { Refusal, sentence, toRefusal } from '../../api/client'
-import Field from '../../app/Field.vue'
-import { useFigures } from '../../app/figures'
-import { isTyping, useKeys } from '../../app/keys'
-import { usePreferences } from '../../app/preferences'
+import { sentence } from '../../api/client'
+import { call } from '../../core/call'
+import { useTitle } from '../../shared/address/useTitle'
+import { mmPerThou } from '../../shared/figures/lengths'
+import Field from '../../shared/fields/Field.vue'
+import { useFigures } from '../../shared/figures/useFigures'
+import { isTyping, useKeys } from '../../shared/keys/keys'
+import { usePreferences } from '../../shared/preferences'
 import { measuringTools } from './measuringTools'
 import { readTyped } from './read'
 import { settingTools } from './settingTools'
+import PocketAnswer from './PocketAnswer.vue'
 import type { Answer, Typed } from './tool'
 import { trendTools } from './trendTools'
 import { turningTools } from './turningTools'
@@ -21,19 +25,20 @@ const router = useRouter()
 const preferences = usePreferences()
 const figures = useFigures()
 const tools = [...turningTools, ...measuringTools, ...settingTools, ...trendTools]
+const unknown = computed(() => !!props.tool && !tools.some((t) => t.key === props.tool))
 const chosen = computed(() => tools.find((t) => t.key === props.tool) ?? tools[0]!)
+useTitle(() => `Pocket, ${chosen.value.name.toLowerCase()}`)
 
 const typed = reactive<Typed>({})
 const given = shallowRef<Answer | null>(null)
 const failure = ref<unknown>()
 const working = ref(false)
-const copied = ref(false)
 if (route.query.unit === 'mm' || route.query.unit === 'thou') preferences.unit = route.query.unit
 
 /** A starting figure in mm, in the unit shown. */
 const startOf = (ask: { kind: string; start: string }) =>
   ask.kind === 'length' && ask.start && preferences.unit === 'thou'
-    ? String(Number((Number(ask.start) / 0.0254).toFixed(1)))
+    ? String(Number((Number(ask.start) / mmPerThou).toFixed(1)))
     : ask.start
 watch(
   chosen,
@@ -54,7 +59,7 @@ watch(
       const value = Number(String(typed[ask.name] ?? '').replace(',', '.'))
       if (ask.kind === 'length' && typed[ask.name]?.trim() && !Number.isNaN(value))
         typed[ask.name] = String(
-          Number((unit === 'thou' ? value / 0.0254 : value * 0.0254).toFixed(unit === 'thou' ? 2 : 4)),
+          Number((unit === 'thou' ? value / mmPerThou : value * mmPerThou).toFixed(unit === 'thou' ? 2 : 4)),
         )
     }
   },
@@ -76,14 +81,8 @@ async function work() {
   if (complaint) return
   working.value = true
   try {
-    const response = await fetch(tool.path, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(tool.body(read)),
-    })
-    const body: unknown = await response.json().catch(() => ({}))
+    const body: unknown = await call(tool.call, tool.body(read) as never)
     if (mine !== asked) return
-    if (!response.ok) throw toRefusal(body, response.status)
     given.value = tool.say(body as never, read, figures)
     failure.value = undefined
   } catch (caught) {
@@ -101,11 +100,6 @@ async function work() {
 }
 /** The server's own sentence stands by the answer; a field is marked where its name can be told. */
 const complaint = (name: string) => (reading.value.complaint?.name === name ? reading.value.complaint.text : undefined)
-async function copy() {
-  await navigator.clipboard?.writeText(window.location.href).catch(() => undefined)
-  copied.value = true
-  setTimeout(() => (copied.value = false), 1500)
-}
 useKeys(
   [
     { key: '↑ ↓', does: 'another calculator' },
@@ -125,6 +119,7 @@ useKeys(
     <div class="page-head">
       <h1>Pocket <span class="soft note">work a figure out; nothing is kept</span></h1>
     </div>
+    <p v-if="unknown" class="complaint" role="alert">There is no such calculator; choose one of these.</p>
     <div class="board">
       <nav class="plate" aria-label="Calculators">
         <RouterLink
@@ -141,24 +136,24 @@ useKeys(
         <Field
           v-for="ask in chosen.asks.filter((a) => !a.when || a.when(typed))"
           :key="`${chosen.key}-${ask.name}`"
-          v-slot="{ id }"
+          v-slot="{ bind }"
           :label="ask.kind === 'length' ? `${ask.label}, ${preferences.unit}` : ask.label"
           :complaint="complaint(ask.name)"
           :hint="ask.hint"
         >
           <textarea
             v-if="ask.kind === 'lines'"
-            :id="id"
+            v-bind="bind"
             v-model="typed[ask.name]"
             class="form-control figure"
             rows="5"
           />
-          <BFormSelect v-else-if="ask.kind === 'choice'" :id="id" v-model="typed[ask.name]">
+          <BFormSelect v-else-if="ask.kind === 'choice'" v-bind="bind" v-model="typed[ask.name]">
             <option v-for="c in ask.choices" :key="c.value" :value="c.value">{{ c.text }}</option>
           </BFormSelect>
           <BFormInput
             v-else
-            :id="id"
+            v-bind="bind"
             v-model="typed[ask.name]"
             class="figure"
             :inputmode="ask.kind === 'text' ? 'text' : 'decimal'"
@@ -167,35 +162,8 @@ useKeys(
         </Field>
       </form>
       <section class="plate plate-strong p-4 answer" aria-live="polite" :aria-busy="working">
-        <p v-if="failure" class="sentence complaint" role="alert">
-          {{ failure instanceof Refusal ? failure.message : sentence(failure) }}
-        </p>
-        <template v-else-if="given">
-          <p class="sentence" :class="`is-${given.tone ?? 'ink'}`">{{ given.sentence }}</p>
-          <div
-            v-if="given.picture"
-            class="picture"
-            :class="{ round: chosen.key === 'past-tdc' || chosen.key === 'where-am-i' }"
-          >
-            <component :is="given.picture.is" v-bind="given.picture.props" />
-          </div>
-          <ul v-if="given.lines?.length" class="said">
-            <li v-for="(line, i) in given.lines" :key="i">{{ line }}</li>
-          </ul>
-          <details>
-            <summary>Working and source</summary>
-            <ol>
-              <li v-for="(line, i) in given.working" :key="i">{{ line }}</li>
-            </ol>
-            <p class="mb-0"><span class="caps">Source</span> {{ given.source }}</p>
-          </details>
-          <p class="small soft mb-0 mt-2">
-            The maker’s manual comes first.
-            <button type="button" class="link" @click="copy">
-              {{ copied ? 'Copied' : 'Copy the link to this question' }}
-            </button>
-          </p>
-        </template>
+        <p v-if="failure" class="sentence complaint" role="alert">{{ sentence(failure) }}</p>
+        <PocketAnswer v-else-if="given" :given="given" :round="['past-tdc', 'where-am-i'].includes(chosen.key)" />
       </section>
     </div>
   </main>
@@ -219,7 +187,7 @@ nav {
 nav a {
   display: flex;
   align-items: center;
-  min-height: 36px;
+  min-height: 44px;
   padding: 0 1rem;
   border-left: 5px solid transparent;
   color: var(--ink);
@@ -242,44 +210,10 @@ nav a.here {
   color: var(--tight);
   font-size: 1.15rem;
 }
-.picture {
-  margin: 0.4rem 0 0.8rem;
-}
-.picture.round {
-  max-width: 320px;
-}
-.said {
-  list-style: none;
-  padding: 0;
-  margin: 0 0 0.6rem;
-  max-height: 300px;
-  overflow-y: auto;
-}
-.said li {
-  padding: 0.15rem 0;
-}
-details {
-  border-top: 1px solid var(--hairline);
-  padding-top: 0.4rem;
-}
-summary {
-  min-height: 36px;
-  display: flex;
-  align-items: center;
-  color: var(--blue);
-  cursor: pointer;
-}
-summary::after {
-  content: ' ▾';
-  white-space: pre;
-}
-.link {
-  background: none;
-  border: 0;
-  color: var(--blue);
-  text-decoration: underline;
-  padding: 0;
-  min-height: 36px;
+@media (max-width: 600px) {
+  .board {
+    grid-template-columns: minmax(0, 1fr) !important;
+  }
 }
 @media (max-width: 1000px) {
   .board {

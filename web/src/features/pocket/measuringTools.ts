@@ -29,7 +29,7 @@ export const measuringTools = [
   tool<Schemas['ReadingResponse']>({
     key: 'blades',
     name: 'Blades to a figure',
-    path: '/api/calc/reading',
+    call: 'reading',
     asks: [
       {
         name: 'trials',
@@ -77,7 +77,7 @@ export const measuringTools = [
   tool<Schemas['NextBladeResponse']>({
     key: 'next-blade',
     name: 'Which blade next?',
-    path: '/api/calc/next-blade',
+    call: 'next-blade',
     asks: [
       ...window_,
       { name: 'tray', label: 'Blades you own', kind: 'text', start: '0.20 0.25 0.30 0.35 0.40 0.45 0.50' },
@@ -106,7 +106,7 @@ export const measuringTools = [
   tool<Schemas['VerdictResponse']>({
     key: 'in-or-out',
     name: 'In or out?',
-    path: '/api/calc/verdict',
+    call: 'verdict',
     asks: [
       {
         name: 'estimate',
@@ -157,7 +157,7 @@ export const measuringTools = [
   tool<Schemas['ReadingResponse']>({
     key: 'dial',
     name: 'Dial on the rocker',
-    path: '/api/calc/dial',
+    call: 'dial',
     asks: [
       { name: 'travel', label: 'Dial travel, mm', kind: 'number', start: '0.48' },
       {
@@ -186,7 +186,7 @@ export const measuringTools = [
   tool<Schemas['LengthResponse']>({
     key: 'thou-and-mm',
     name: 'Thou and mm',
-    path: '/api/calc/length',
+    call: 'length',
     asks: [
       { name: 'figure', label: 'Figure', kind: 'text', start: '8' },
       {

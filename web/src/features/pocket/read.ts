@@ -1,5 +1,5 @@
-import { typedNumber } from '../../app/numbers'
-import type { Unit } from '../../app/preferences'
+import { typedNumber } from '../../shared/figures/typedNumber'
+import { mmPerThou, type Unit } from '../../shared/figures/lengths'
 import type { Ask, Read, Typed } from './tool'
 
 /** Reads what was typed; the first thing that is no number is named in `complaint`. */
@@ -8,7 +8,7 @@ export function readTyped(
   typed: Typed,
   unit: Unit,
 ): { read: Read; complaint: { name: string; text: string } | null } {
-  const unitMm = unit === 'thou' ? 0.0254 : 1
+  const unitMm = unit === 'thou' ? mmPerThou : 1
   let complaint: { name: string; text: string } | null = null
   for (const ask of asks) {
     if (ask.kind !== 'number' && ask.kind !== 'length') continue

@@ -1,3 +1,4 @@
+import { plural } from '../../shared/words/counts'
 import type { Schemas } from '../../api/client'
 import GapStrip from '../../instruments/GapStrip.vue'
 import { tool, type Ask } from './tool'
@@ -16,13 +17,12 @@ const gap: Ask[] = [
   { name: 'measured', label: 'Clearance now', kind: 'length', start: '0.31' },
   { name: 'target', label: 'Clearance wanted', kind: 'length', start: '0.40' },
 ]
-const sixteenths = (n: number) => (n === 0 ? 'less than half a sixteenth' : `${n} sixteenth${n === 1 ? '' : 's'}`)
 
 export const settingTools = [
   tool<Schemas['ScrewResponse']>({
     key: 'screw',
     name: 'Turn of the screw',
-    path: '/api/calc/screw',
+    call: 'screw',
     asks: [
       ...gap,
       ...screw,
@@ -47,8 +47,8 @@ export const settingTools = [
     say: (r, read, f) => ({
       sentence: r.direction
         ? r.degreesFirst
-          ? `${r.degrees.toFixed(0)}°, about ${sixteenths(r.sixteenths)} of a turn, ${r.direction}.`
-          : `${sixteenths(r.sixteenths)} of a turn, ${r.degrees.toFixed(0)}°, ${r.direction}.`
+          ? `${r.degrees.toFixed(0)}°, ${r.said}, ${r.direction}.`
+          : `${r.said.replace(/^./, (c) => c.toUpperCase())}, ${r.degrees.toFixed(0)}°, ${r.direction}.`
         : 'Nothing to turn: it stands on the figure.',
       lines: ['Lock it, and measure again: the locknut drags the screw round.'],
       picture: {
@@ -73,7 +73,7 @@ export const settingTools = [
   tool<Schemas['CreepResponse']>({
     key: 'creep',
     name: 'Your locknut',
-    path: '/api/calc/creep',
+    call: 'creep',
     asks: [
       {
         name: 'pairs',
@@ -106,7 +106,7 @@ export const settingTools = [
   tool<Schemas['ShimChoice']>({
     key: 'shim',
     name: 'Which shim?',
-    path: '/api/calc/shim',
+    call: 'shim',
     asks: [
       { name: 'measured', label: 'Clearance with the present shim', kind: 'length', start: '0.09' },
       { name: 'current', label: 'Present shim, by micrometer', kind: 'length', start: '2.81' },
@@ -155,7 +155,7 @@ export const settingTools = [
   tool<Schemas['TurnsResponse']>({
     key: 'preload',
     name: 'Lifter preload',
-    path: '/api/calc/preload',
+    call: 'preload',
     asks: [
       {
         name: 'turns',
@@ -176,9 +176,9 @@ export const settingTools = [
       fraction: read.number('fraction'),
     }),
     say: (r, read) => ({
-      sentence: `${Number(r.turns.toFixed(3))} turn past zero lash.`,
+      sentence: `${Number(r.turns.toFixed(3))} ${r.turns > 1 ? 'turns' : 'turn'} past zero lash.`,
       lines: [
-        `near enough ${Math.round(r.turns * 16)} sixteenths`,
+        `near enough ${plural(Math.round(r.turns * 16), 'sixteenth')}`,
         'Find zero lash by turning the pushrod between the fingers; a hand on the rocker gives a false zero.',
       ],
       working: [
@@ -194,7 +194,7 @@ export const settingTools = [
   tool<Schemas['TurnsResponse']>({
     key: 'mid-lift',
     name: 'Pushrod to mid-lift',
-    path: '/api/calc/mid-lift',
+    call: 'mid-lift',
     asks: [
       { name: 'lift', label: 'Valve lift, mm', kind: 'number', start: '15.14' },
       {

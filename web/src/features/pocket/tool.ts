@@ -1,5 +1,6 @@
 import type { Component } from 'vue'
-import type { useFigures } from '../../app/figures'
+import type { CallName } from '../../core/call'
+import type { Figures } from '../../shared/figures/useFigures'
 
 /** One thing a calculator asks. Figures are typed as text; lengths in the unit the screen prefers. */
 export interface Ask {
@@ -39,15 +40,15 @@ export interface Tool {
   key: string
   name: string
   asks: Ask[]
-  path: string
+  call: CallName
   body: (read: Read) => Record<string, unknown>
   // The answer's shape is the endpoint's own; each tool names it.
-  say: (result: never, read: Read, figures: ReturnType<typeof useFigures>) => Answer
+  say: (result: never, read: Read, figures: Figures) => Answer
 }
 
 /** Keeps a tool's result type with its tool. */
 export function tool<T>(
-  definition: Omit<Tool, 'say'> & { say: (result: T, read: Read, figures: ReturnType<typeof useFigures>) => Answer },
+  definition: Omit<Tool, 'say'> & { say: (result: T, read: Read, figures: Figures) => Answer },
 ): Tool {
   return definition as unknown as Tool
 }

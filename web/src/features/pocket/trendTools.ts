@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client'
-import { day, hours } from '../../app/figures'
+import { day } from '../../shared/figures/days'
+import { hours } from '../../shared/figures/hours'
 import Runway from '../../instruments/Runway.vue'
 import SmallPlan from './SmallPlan.vue'
 import { tool } from './tool'
@@ -10,7 +11,7 @@ export const trendTools = [
   tool<Schemas['DriftResponse']>({
     key: 'rate',
     name: 'Rate of drift',
-    path: '/api/calc/drift',
+    call: 'drift',
     asks: [
       {
         name: 'readings',
@@ -69,14 +70,14 @@ export const trendTools = [
           ),
         ],
         source:
-          'Weighted least squares; Birge 1932; restricted maximum likelihood, Patterson and Thompson 1971; variance of the posterior mean, Prasad and Rao 1990 (from memory).',
+          'Weighted least squares; Birge 1932; restricted maximum likelihood, Patterson and Thompson 1971; variance of the posterior mean, Prasad and Rao 1990.',
       }
     },
   }),
   tool<Schemas['ForecastResponse']>({
     key: 'hours-to-limit',
     name: 'Hours to the limit',
-    path: '/api/calc/forecast',
+    call: 'forecast',
     asks: [
       { name: 'mm', label: 'Clearance left', kind: 'length', start: '0.40' },
       { name: 'u', label: 'Give or take, mm', kind: 'number', start: '0.005' },
@@ -142,7 +143,7 @@ export const trendTools = [
   tool<Schemas['HoursResponse']>({
     key: 'hours-run',
     name: 'Hours run',
-    path: '/api/calc/hours',
+    call: 'hours',
     asks: [
       {
         name: 'readings',
@@ -164,14 +165,14 @@ export const trendTools = [
       monthlyWeights: read.text('season') ? read.numbers('season') : null,
     }),
     say: (r) => ({
-      sentence: r.dateReached ? `About ${day(r.dateReached, true)}.` : 'Not within forty years at this use.',
+      sentence: r.dateReached ? `About ${day(r.dateReached)}.` : 'Not within forty years at this use.',
       lines: [
         `${r.hoursPerDay.toFixed(1)} h a day, nine in ten between ${r.hoursPerDayLow.toFixed(1)} and ${r.hoursPerDayHigh.toFixed(1)}${r.fromReadings ? '' : ' (the duty class: too few readings)'}`,
-        `between ${day(r.earliestDate, true)} and ${day(r.latestDate, true)}`,
+        `between ${day(r.earliestDate)} and ${day(r.latestDate)}`,
         `total now ${hours(r.totals.at(-1)?.totalHours ?? 0)} h through all meters`,
       ],
       working: [
-        ...r.totals.slice(-6).map((t) => `${day(t.date, true)}: ${hours(t.totalHours)} h in all`),
+        ...r.totals.slice(-6).map((t) => `${day(t.date)}: ${hours(t.totalHours)} h in all`),
         'Use: the median of the slopes of all pairs of readings in the last 120 days; the band is the 10 and 90 % quantile of those slopes. In season it is divided by the window’s mean monthly weight.',
       ],
       source: 'Theil 1950, Sen 1968.',
@@ -180,7 +181,7 @@ export const trendTools = [
   tool<Schemas['ScheduleResponse']>({
     key: 'small-plan',
     name: 'A small plan',
-    path: '/api/calc/schedule',
+    call: 'schedule',
     asks: [
       { name: 'start', label: 'First day', kind: 'text', start: '2027-01-04' },
       { name: 'days', label: 'Days', kind: 'number', start: '14' },

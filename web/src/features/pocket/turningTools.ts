@@ -1,8 +1,8 @@
 import type { Schemas } from '../../api/client'
 import LiftChart from '../../instruments/LiftChart.vue'
-import { letterOf } from '../../instruments/letterOf'
+import { letterOf } from '../../shared/words/points'
 import TurningDial from '../../instruments/TurningDial.vue'
-import { methodNames } from '../book/bookWords'
+import { methodNames } from '../../shared/words/methods'
 import { tool, type Ask, type Read } from './tool'
 
 const kinds: Record<string, Schemas['LashKind']> = { I: 'intake', E: 'exhaust', J: 'injector', B: 'engineBrake' }
@@ -79,7 +79,7 @@ export const turningTools = [
   tool<Schemas['TurningPlanResponse']>({
     key: 'where-to-stop',
     name: 'Where to stop',
-    path: '/api/calc/turning-plan',
+    call: 'turning-plan',
     asks: [
       engineAsks[0]!,
       engineAsks[1]!,
@@ -143,7 +143,7 @@ export const turningTools = [
   tool<Schemas['PositionResponse']>({
     key: 'where-am-i',
     name: 'Where am I?',
-    path: '/api/calc/position',
+    call: 'position',
     asks: [
       engineAsks[0]!,
       {
@@ -210,7 +210,7 @@ export const turningTools = [
   tool<Schemas['LobeAwayResponse']>({
     key: 'lobe-away',
     name: 'Lobe away',
-    path: '/api/calc/lobe-away',
+    call: 'lobe-away',
     asks: [
       engineAsks[0]!,
       {
@@ -245,7 +245,7 @@ export const turningTools = [
   tool<Schemas['PistonTravelResponse']>({
     key: 'past-tdc',
     name: 'Past TDC',
-    path: '/api/calc/piston-travel',
+    call: 'piston-travel',
     asks: [
       { name: 'stroke', label: 'Stroke, mm', kind: 'number', start: '60' },
       { name: 'rod', label: 'Rod length, mm, centre to centre', kind: 'number', start: '100' },
@@ -273,7 +273,7 @@ export const turningTools = [
   tool<Schemas['RimResponse']>({
     key: 'rim-tape',
     name: 'Rim tape',
-    path: '/api/calc/rim',
+    call: 'rim',
     asks: [
       { name: 'diameter', label: 'Pulley or flywheel diameter, mm', kind: 'number', start: '200' },
       { name: 'degrees', label: 'Degrees to turn', kind: 'number', start: '120' },

@@ -1,104 +1,109 @@
 <script setup lang="ts">
-import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { reactive, ref, watch } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { reactive, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { answer, api, Refusal, sentence, type Schemas } from '../../api/client'
+import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
-import Field from '../../app/Field.vue'
-import { notANumber, typedNumber } from '../../app/numbers'
-import { machineNames } from './yardWords'
+import { queries } from '../../api/queries'
+import { useWrite, writes } from '../../api/writes'
+import Field from '../../shared/fields/Field.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
+import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import FormEnd from '../../shared/forms/FormEnd.vue'
+import { useForm } from '../../shared/forms/useForm'
+import { machineNames } from '../../shared/words/machines'
 
 const shown = defineModel<boolean>({ required: true })
 const router = useRouter()
-const client = useQueryClient()
-const types = useQuery({ queryKey: ['types'], queryFn: () => answer(api.GET('/api/engine-types')), enabled: shown })
-const form = reactive({
+const types = useQuery(() => ({ ...queries.types(), enabled: shown.value }))
+const sites = useQuery(() => ({ ...queries.sites(), enabled: shown.value }))
+const addEngine = useWrite(writes.addEngine)
+const typed = reactive({
   id: newId(),
   name: '',
   machine: 'lorry' as Schemas['MachineKind'],
   site: '',
-  engineTypeId: '',
+  type: '',
   duty: '',
   meter: '',
 })
-const failure = ref<unknown>()
-const complaint = (field: string) => (failure.value instanceof Refusal ? failure.value.for(field) : undefined)
-watch(shown, (open) => {
-  if (open) form.id = newId()
+// A fleet with one type asks nobody which.
+watch([types.data, shown], ([all]) => {
+  if (!typed.type && all?.length === 1) typed.type = all[0]!.id
 })
-
-async function add() {
-  failure.value = undefined
-  if (notANumber(form.duty) || notANumber(form.meter)) return
-  try {
-    const engine = await answer(
-      api.POST('/api/engines', {
-        body: {
-          id: form.id,
-          name: form.name,
-          machine: form.machine,
-          site: form.site,
-          engineTypeId: form.engineTypeId || null,
-          dutyHoursPerDay: typedNumber(form.duty),
-          meterHours: typedNumber(form.meter),
-        },
-      }),
-    )
-    await client.invalidateQueries({ queryKey: ['due'] })
+const form = useForm({
+  check: () => ({
+    name: !typed.name.trim() && 'Give it the name it has in the yard.',
+    engineTypeId: !typed.type && 'Choose its type.',
+    site: !typed.site.trim() && 'Say where it stands.',
+    meterHours: notANumber(typed.meter),
+    dutyHoursPerDay: notANumber(typed.duty),
+  }),
+  send: () =>
+    addEngine.mutateAsync({
+      id: typed.id,
+      name: typed.name,
+      machine: typed.machine,
+      site: typed.site,
+      engineTypeId: typed.type,
+      dutyHoursPerDay: typedNumber(typed.duty),
+      meterHours: typedNumber(typed.meter),
+    }),
+  done: (engine) => `${engine.row.name} is in the yard.`,
+  then: async (engine) => {
     shown.value = false
+    Object.assign(typed, { id: newId(), name: '', meter: '' })
     await router.push({ name: 'engine', params: { id: engine.row.engineId } })
-  } catch (caught) {
-    failure.value = caught
-  }
-}
+  },
+})
+watch(shown, () => form.clear())
 </script>
 
 <template>
   <BModal v-model="shown" title="Add an engine" no-footer>
-    <form @submit.prevent="add">
-      <Field v-slot="{ id }" label="Name, as it is called in the yard" :complaint="complaint('name')">
-        <BFormInput :id="id" v-model="form.name" autofocus />
+    <form novalidate @submit.prevent="form.submit">
+      <Field v-slot="{ bind }" name="name" label="Name, as it is called in the yard">
+        <BFormInput v-bind="bind" v-model="typed.name" autofocus />
       </Field>
       <Field
-        v-slot="{ id }"
+        v-slot="{ bind }"
+        name="engineTypeId"
         label="Engine type"
-        :complaint="complaint('engineTypeId')"
         hint="Not in the list? Add it to the book first."
       >
-        <BFormSelect :id="id" v-model="form.engineTypeId">
+        <BFormSelect v-bind="bind" v-model="typed.type">
           <option value="">Choose…</option>
           <option v-for="t in types.data.value ?? []" :key="t.id" :value="t.id">{{ t.code }} · {{ t.name }}</option>
         </BFormSelect>
       </Field>
       <div class="two">
-        <Field v-slot="{ id }" label="It drives a" :complaint="complaint('machine')">
-          <BFormSelect :id="id" v-model="form.machine">
-            <option v-for="(name, key) in machineNames" :key="key" :value="key">{{ name }}</option>
+        <Field v-slot="{ bind }" name="machine" label="It drives a">
+          <BFormSelect v-bind="bind" v-model="typed.machine">
+            <option v-for="(name, key) in machineNames" :key="key" :value="key">{{ name.toLowerCase() }}</option>
           </BFormSelect>
         </Field>
-        <Field v-slot="{ id }" label="Site" :complaint="complaint('site')"
-          ><BFormInput :id="id" v-model="form.site"
-        /></Field>
+        <Field v-slot="{ bind }" name="site" label="Site">
+          <BFormInput v-bind="bind" v-model="typed.site" list="known-sites" />
+          <datalist id="known-sites">
+            <option v-for="s in sites.data.value ?? []" :key="s.id" :value="s.name" />
+          </datalist>
+        </Field>
+        <Field v-slot="{ bind }" name="meterHours" label="Hour meter shows">
+          <NumberField v-bind="bind" v-model="typed.meter" unit="h" />
+        </Field>
         <Field
-          v-slot="{ id }"
-          label="Hour meter shows, h"
-          :complaint="complaint('meterHours') ?? notANumber(form.meter)"
-          ><BFormInput :id="id" v-model="form.meter" inputmode="decimal"
-        /></Field>
-        <Field
-          v-slot="{ id }"
-          label="Runs about, hours a day"
-          :complaint="complaint('dutyHoursPerDay') ?? notANumber(form.duty)"
+          v-slot="{ bind }"
+          name="dutyHoursPerDay"
+          label="Runs about"
           hint="Until the meter has been read a few times."
-          ><BFormInput :id="id" v-model="form.duty" inputmode="decimal" placeholder="4"
-        /></Field>
+        >
+          <NumberField v-bind="bind" v-model="typed.duty" unit="h a day" placeholder="4" />
+        </Field>
       </div>
-      <p v-if="failure && !(failure instanceof Refusal)" class="complaint">{{ sentence(failure) }}</p>
-      <BButton type="submit" class="btn-act w-100">Add the engine</BButton>
+      <FormEnd>Add the engine</FormEnd>
     </form>
   </BModal>
 </template>
@@ -108,5 +113,10 @@ async function add() {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0 1rem;
+}
+@media (max-width: 500px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
 }
 </style>

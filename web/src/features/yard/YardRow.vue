@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { hours, useFigures } from '../../app/figures'
+import { hours } from '../../shared/figures/hours'
+import { useFigures } from '../../shared/figures/useFigures'
 import Runway from '../../instruments/Runway.vue'
 import VerdictMark from '../../instruments/VerdictMark.vue'
-import { decision, isOverdue, machineNames } from './yardWords'
+import { decision, isOverdue } from '../../shared/words/due'
+import { machineNames } from '../../shared/words/machines'
 
-const props = defineProps<{ row: Schemas['DueRow']; span: number }>()
+const props = defineProps<{ row: Schemas['DueRow']; span: number; risk: number }>()
 const figures = useFigures()
-const said = computed(() => decision(props.row, figures.figure, figures.rate))
+const said = computed(() => decision(props.row, figures, props.risk))
 const urgent = computed(() => props.row.decides.rule === 'finding' || props.row.decides.rule === 'drift')
 const edge = computed(() =>
   props.row.findings.length > 0 ? (props.row.findings[0]?.state ?? '') : isOverdue(props.row) ? 'late' : '',

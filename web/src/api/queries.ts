@@ -1,0 +1,52 @@
+import { queryOptions } from '@tanstack/vue-query'
+import { answer, api } from './client'
+
+/**
+ * All that is asked of the server, each with its key in one place.
+ *
+ *     const engine = useQuery(() => queries.engine(props.id))
+ */
+export const queries = {
+  fleet: () => queryOptions({ queryKey: ['fleet'], queryFn: () => answer(api.GET('/api/fleet')) }),
+  yard: () => queryOptions({ queryKey: ['yard'], queryFn: () => answer(api.GET('/api/due')) }),
+  engine: (id: string) =>
+    queryOptions({
+      queryKey: ['engine', id],
+      queryFn: () => answer(api.GET('/api/engines/{id}', { params: { path: { id } } })),
+    }),
+  engineChanges: (id: string) =>
+    queryOptions({
+      queryKey: ['engine', id, 'changes'],
+      queryFn: () => answer(api.GET('/api/engines/{id}/changes', { params: { path: { id } } })),
+    }),
+  types: () => queryOptions({ queryKey: ['types'], queryFn: () => answer(api.GET('/api/engine-types')) }),
+  type: (id: string) =>
+    queryOptions({
+      queryKey: ['types', id],
+      queryFn: () => answer(api.GET('/api/engine-types/{id}', { params: { path: { id } } })),
+    }),
+  people: () => queryOptions({ queryKey: ['people'], queryFn: () => answer(api.GET('/api/people')) }),
+  /** Those put away too: a record names whoever measured. */
+  everybody: () =>
+    queryOptions({
+      queryKey: ['people', 'all'],
+      queryFn: () => answer(api.GET('/api/people', { params: { query: { archived: true } } })),
+    }),
+  sites: () => queryOptions({ queryKey: ['sites'], queryFn: () => answer(api.GET('/api/sites')) }),
+  machines: () => queryOptions({ queryKey: ['machines'], queryFn: () => answer(api.GET('/api/machines')) }),
+  openVisits: () =>
+    queryOptions({
+      queryKey: ['visits', 'open'],
+      queryFn: () => answer(api.GET('/api/visits', { params: { query: { open: true } } })),
+    }),
+  visit: (visitId: string) =>
+    queryOptions({
+      queryKey: ['visit', visitId],
+      queryFn: () => answer(api.GET('/api/visits/{visitId}', { params: { path: { visitId } } })),
+    }),
+  visitEntries: (visitId: string) =>
+    queryOptions({
+      queryKey: ['visit', visitId, 'entries'],
+      queryFn: () => answer(api.GET('/api/visits/{visitId}/entries', { params: { path: { visitId } } })),
+    }),
+}

@@ -1,0 +1,105 @@
+import { useMutation, useQueryClient, type QueryKey } from '@tanstack/vue-query'
+import { answer, api, type Schemas } from './client'
+
+/** A change sent to the server, and what is stale once it stands. */
+export interface Write<Given, Made> {
+  send: (given: Given) => Promise<Made>
+  stale: (given: Given, made: Made) => QueryKey[]
+}
+
+const write = <Given, Made>(definition: Write<Given, Made>) => definition
+const yardAndBook: QueryKey[] = [['yard'], ['engine'], ['types']]
+
+/**
+ * Every write of the interface, but for the entries of a visit (`offline`).
+ *
+ *     const addEngine = useWrite(writes.addEngine)
+ *     const engine = await addEngine.mutateAsync(body)
+ */
+export const writes = {
+  addEngine: write({
+    send: (body: Schemas['EngineCreateRequest']) => answer(api.POST('/api/engines', { body })),
+    stale: () => [['yard'], ['types'], ['machines'], ['sites'], ['visits']],
+  }),
+  changeEngine: write({
+    send: ({ id, ...body }: Schemas['EngineChangeRequest'] & { id: string }) =>
+      answer(api.PUT('/api/engines/{id}', { params: { path: { id } }, body })),
+    stale: ({ id }) => [['yard'], ['engine', id], ['types'], ['machines']],
+  }),
+  readMeter: write({
+    send: ({ engineId, ...body }: Schemas['MeterRequest'] & { engineId: string }) =>
+      answer(api.POST('/api/engines/{id}/meter-readings', { params: { path: { id: engineId } }, body })),
+    stale: ({ engineId }) => [['yard'], ['engine', engineId]],
+  }),
+  correctMeter: write({
+    send: ({
+      engineId,
+      readingId,
+      ...body
+    }: Schemas['MeterCorrectionRequest'] & { engineId: string; readingId: string }) =>
+      answer(
+        api.PUT('/api/engines/{id}/meter-readings/{readingId}', {
+          params: { path: { id: engineId, readingId } },
+          body,
+        }),
+      ),
+    stale: ({ engineId }) => [['yard'], ['engine', engineId]],
+  }),
+  addType: write({
+    send: (body: Schemas['EngineTypeRequest']) => answer(api.POST('/api/engine-types', { body })),
+    stale: () => [['types']],
+  }),
+  changeType: write({
+    send: ({ id, ...body }: Schemas['EngineTypeChangeRequest'] & { id: string }) =>
+      answer(api.PUT('/api/engine-types/{id}', { params: { path: { id } }, body })),
+    stale: () => yardAndBook,
+  }),
+  addRevision: write({
+    send: ({ typeId, ...body }: Schemas['SpecRevisionRequest'] & { typeId: string }) =>
+      answer(api.POST('/api/engine-types/{id}/revisions', { params: { path: { id: typeId } }, body })),
+    stale: () => yardAndBook,
+  }),
+  changeFleet: write({
+    send: (body: Schemas['FleetSettings']) => answer(api.PUT('/api/fleet', { body })),
+    stale: () => [['fleet'], ...yardAndBook, ['visit']],
+  }),
+  addPerson: write({
+    send: (body: Schemas['PersonCreateRequest']) => answer(api.POST('/api/people', { body })),
+    stale: () => [['people']],
+  }),
+  changePerson: write({
+    send: ({ id, ...body }: Schemas['PersonChangeRequest'] & { id: string }) =>
+      answer(api.PUT('/api/people/{id}', { params: { path: { id } }, body })),
+    stale: () => [['people']],
+  }),
+  addSite: write({
+    send: (body: Schemas['SiteRequest']) => answer(api.POST('/api/sites', { body })),
+    stale: () => [['sites']],
+  }),
+  changeSite: write({
+    send: ({ siteId, ...body }: Schemas['SiteRequest'] & { siteId: string }) =>
+      answer(api.PUT('/api/sites/{id}', { params: { path: { id: siteId } }, body })),
+    stale: () => [['sites'], ['yard'], ['machines'], ['engine']],
+  }),
+  addMachine: write({
+    send: (body: Schemas['MachineRequest']) => answer(api.POST('/api/machines', { body })),
+    stale: () => [['machines']],
+  }),
+  changeMachine: write({
+    send: ({ machineId, ...body }: Schemas['MachineRequest'] & { machineId: string }) =>
+      answer(api.PUT('/api/machines/{id}', { params: { path: { id: machineId } }, body })),
+    stale: () => [['machines'], ['yard'], ['engine']],
+  }),
+}
+
+/** A mutation that makes stale what its write names. */
+export function useWrite<Given, Made>(definition: Write<Given, Made>) {
+  const client = useQueryClient()
+  return useMutation({
+    networkMode: 'always' as const,
+    mutationFn: definition.send,
+    onSuccess: async (made: Made, given: Given) => {
+      await Promise.all(definition.stale(given, made).map((queryKey) => client.invalidateQueries({ queryKey })))
+    },
+  })
+}

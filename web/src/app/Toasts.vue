@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { BToast } from 'bootstrap-vue-next/components/BToast'
+import { ref } from 'vue'
+import { sentence } from '../api/client'
+import { dismiss, toast, toasts, type Toast } from '../shared/toasts/toasts'
+
+/** What was just done, with its way back. */
+const undoing = ref<number | null>(null)
+async function undo(t: Toast) {
+  undoing.value = t.id
+  try {
+    await t.undo?.()
+    toast('Taken back.')
+  } catch (caught) {
+    toast(`Not taken back: ${sentence(caught)}`)
+  } finally {
+    undoing.value = null
+    dismiss(t.id)
+  }
+}
+</script>
+
+<template>
+  <div class="toasts" role="status" aria-live="polite">
+    <BToast
+      v-for="t in toasts"
+      :key="t.id"
+      :model-value="true"
+      :delay="t.undo ? 12_000 : 6_000"
+      no-close-button
+      no-animation
+      @update:model-value="(now) => !now && dismiss(t.id)"
+      @hidden="dismiss(t.id)"
+    >
+      <div class="said">
+        <span>{{ t.text }}</span>
+        <button v-if="t.undo" type="button" class="btn btn-plain" :disabled="undoing === t.id" @click="undo(t)">
+          Undo
+        </button>
+        <button type="button" class="btn btn-plain" aria-label="Put this note away" @click="dismiss(t.id)">×</button>
+      </div>
+    </BToast>
+  </div>
+</template>
+
+<style scoped>
+.toasts {
+  position: fixed;
+  right: 16px;
+  bottom: 16px;
+  z-index: 1080;
+  display: grid;
+  gap: 8px;
+  max-width: min(440px, calc(100vw - 32px));
+}
+.said {
+  display: flex;
+  gap: 0.6rem;
+  align-items: center;
+}
+.said span {
+  flex: 1;
+}
+@media print {
+  .toasts {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { BFormTextarea } from 'bootstrap-vue-next/components/BFormTextarea'
+import Field from '../../shared/fields/Field.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
+import { methodNames } from '../../shared/words/methods'
+import { adjusterNames } from '../../shared/words/valvetrains'
+import SpecFields from './SpecFields.vue'
+import type { TypeForm } from './typeForm'
+
+/** All that a manual says of an engine type. */
+const form = defineModel<TypeForm>({ required: true })
+</script>
+
+<template>
+  <div>
+    <div class="grid">
+      <Field v-slot="{ bind }" name="code" label="Code"
+        ><BFormInput v-bind="bind" v-model="form.code" autofocus
+      /></Field>
+      <Field v-slot="{ bind }" class="wide" name="name" label="What it is">
+        <BFormInput v-bind="bind" v-model="form.name" placeholder="Lorry, straight six" />
+      </Field>
+      <Field v-slot="{ bind }" name="cycle" label="Cycle">
+        <BFormSelect v-bind="bind" v-model="form.cycle">
+          <option value="fourStroke">four-stroke</option>
+          <option value="twoStroke">two-stroke, uniflow</option>
+        </BFormSelect>
+      </Field>
+      <Field v-slot="{ bind }" name="firingOrder" label="Firing order">
+        <BFormInput v-bind="bind" v-model="form.firingOrder" class="figure" />
+      </Field>
+      <Field v-slot="{ bind }" name="firingAnglesDeg" label="Firing angles, if uneven">
+        <BFormInput v-bind="bind" v-model="form.angles" class="figure" placeholder="even" />
+      </Field>
+      <Field v-slot="{ bind }" name="banks" label="Cylinders from the FRONT, banks by /">
+        <BFormInput v-bind="bind" v-model="form.banks" class="figure" />
+      </Field>
+      <Field v-slot="{ bind }" class="wide" name="layout" label="Points along each head from the FRONT: I E J B">
+        <BFormInput v-bind="bind" v-model="form.layout" class="figure" />
+      </Field>
+      <Field
+        v-slot="{ bind }"
+        name="valveTiming"
+        label="Valve timing IVO IVC EVO EVC"
+        hint="Empty: safe for most diesels."
+      >
+        <BFormInput v-bind="bind" v-model="form.timing" class="figure" placeholder="15 45 50 15" />
+      </Field>
+      <Field v-slot="{ bind }" name="rampGuardDeg" label="Ramp guard" hint="Kept clear before and after every lift.">
+        <NumberField v-bind="bind" v-model="form.guard" unit="°" />
+      </Field>
+      <Field v-slot="{ bind }" name="method" label="Method">
+        <BFormSelect v-bind="bind" v-model="form.method">
+          <option v-for="(n, m) in methodNames" :key="m" :value="m">{{ n }}</option>
+        </BFormSelect>
+      </Field>
+      <Field
+        v-if="form.method === 'book'"
+        v-slot="{ bind }"
+        class="whole"
+        name="bookStops"
+        label="The book’s stops, one a line: degrees: points"
+      >
+        <BFormTextarea v-bind="bind" v-model="form.stops" class="figure" rows="4" placeholder="0: 1I 1E 2I 3E" />
+      </Field>
+      <Field v-slot="{ bind }" name="adjuster" label="Set with">
+        <BFormSelect v-bind="bind" v-model="form.adjuster">
+          <option v-for="(n, a) in adjusterNames" :key="a" :value="a">{{ n }}</option>
+        </BFormSelect>
+      </Field>
+      <Field v-slot="{ bind }" name="pitchMm" label="Screw pitch"
+        ><NumberField v-bind="bind" v-model="form.pitch" unit="mm"
+      /></Field>
+      <Field
+        v-slot="{ bind }"
+        name="clearancePerTravel"
+        label="Gap gained per screw travel"
+        hint="1 at the valve; the rocker’s ratio at the pushrod."
+      >
+        <NumberField v-bind="bind" v-model="form.ratio" />
+      </Field>
+    </div>
+    <BFormCheckbox v-model="form.opensClockwise" class="mb-3">This screw opens the gap clockwise</BFormCheckbox>
+    <h2 class="mb-2">Clearances</h2>
+    <SpecFields v-model="form.spec" within="spec." />
+    <h2 class="mb-2 mt-3">How often, and how it is barred</h2>
+    <div class="grid">
+      <Field v-slot="{ bind }" name="bookHours" label="Every"
+        ><NumberField v-bind="bind" v-model="form.bookHours" unit="h"
+      /></Field>
+      <Field v-slot="{ bind }" name="bookMonths" label="or every"
+        ><NumberField v-bind="bind" v-model="form.bookMonths" unit="months"
+      /></Field>
+      <Field v-slot="{ bind }" name="firstCheckHours" label="First check after a build">
+        <NumberField v-bind="bind" v-model="form.firstCheck" unit="h" />
+      </Field>
+      <Field v-slot="{ bind }" name="breakInHours" label="Break-in"
+        ><NumberField v-bind="bind" v-model="form.breakIn" unit="h"
+      /></Field>
+      <Field v-slot="{ bind }" name="jobHours" label="The job takes"
+        ><NumberField v-bind="bind" v-model="form.jobHours" unit="h"
+      /></Field>
+      <Field v-slot="{ bind }" name="toolTurnsPerCrankTurn" label="Tool turns for a crank turn">
+        <NumberField v-bind="bind" v-model="form.toolTurns" />
+      </Field>
+      <Field v-slot="{ bind }" name="rotation" label="Runs"><BFormInput v-bind="bind" v-model="form.rotation" /></Field>
+      <Field v-slot="{ bind }" class="wide" name="barringTool" label="Barred with">
+        <BFormInput v-bind="bind" v-model="form.tool" />
+      </Field>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.grid {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 0 0.9rem;
+  align-items: start;
+}
+.wide {
+  grid-column: span 2;
+}
+.whole {
+  grid-column: 1 / -1;
+}
+@media (max-width: 600px) {
+  .grid {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .wide {
+    grid-column: auto;
+  }
+}
+</style>

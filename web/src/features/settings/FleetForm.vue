@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { computed, reactive } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useWrite, writes } from '../../api/writes'
+import Field from '../../shared/fields/Field.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
+import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import FormEnd from '../../shared/forms/FormEnd.vue'
+import { useForm } from '../../shared/forms/useForm'
+import { odds } from '../../shared/words/odds'
+
+/** What holds for the whole fleet, on every machine. */
+const props = defineProps<{ fleet: Schemas['FleetSettings'] }>()
+const change = useWrite(writes.changeFleet)
+const typed = reactive({
+  name: props.fleet.name ?? '',
+  timeZone: props.fleet.timeZone ?? '',
+  risk: String((props.fleet.risk ?? 0.05) * 100),
+  tight: String(props.fleet.toleranceTightMm ?? ''),
+  loose: String(props.fleet.toleranceLooseMm ?? ''),
+})
+const risk = computed(() => (typedNumber(typed.risk) ?? Number.NaN) / 100)
+const chance = computed(() => (risk.value > 0 && risk.value < 1 ? odds(risk.value) : ''))
+const zones = Intl.supportedValuesOf?.('timeZone') ?? []
+const form = useForm({
+  check: () => ({
+    name: !typed.name.trim() && 'Give the fleet a name.',
+    risk: notANumber(typed.risk) ?? (!chance.value && 'Give a chance between 0 and 100 %, such as 5.'),
+    toleranceTightMm: notANumber(typed.tight),
+    toleranceLooseMm: notANumber(typed.loose),
+  }),
+  send: () =>
+    change.mutateAsync({
+      name: typed.name,
+      timeZone: typed.timeZone || null,
+      risk: risk.value,
+      toleranceTightMm: typedNumber(typed.tight) ?? null,
+      toleranceLooseMm: typedNumber(typed.loose) ?? null,
+    }),
+  done: () => 'The fleet’s settings are changed.',
+})
+</script>
+
+<template>
+  <section class="plate p-3">
+    <h2>The fleet</h2>
+    <p class="small soft">On every machine, for everybody.</p>
+    <form novalidate @submit.prevent="form.submit">
+      <Field v-slot="{ bind }" name="name" label="Name" hint="Over the yard, and in the title of its tab.">
+        <BFormInput v-bind="bind" v-model="typed.name" />
+      </Field>
+      <Field v-slot="{ bind }" name="timeZone" label="Time zone" hint="What is today; a site may have its own.">
+        <BFormInput v-bind="bind" v-model="typed.timeZone" list="zones" />
+        <datalist id="zones"><option v-for="z in zones" :key="z" :value="z" /></datalist>
+      </Field>
+      <Field
+        v-slot="{ bind }"
+        name="risk"
+        label="Risk at which drift decides"
+        :hint="`${chance ? `${chance}: ` : ''}the chance that some valve of an engine stands out of its window, at which the yard, the engine’s page and the aim-off act.`"
+      >
+        <NumberField v-bind="bind" v-model="typed.risk" unit="%" />
+      </Field>
+      <div class="two">
+        <Field v-slot="{ bind }" name="toleranceTightMm" label="Tolerance, tight side">
+          <NumberField v-bind="bind" v-model="typed.tight" unit="mm" placeholder="0.025" />
+        </Field>
+        <Field v-slot="{ bind }" name="toleranceLooseMm" label="Tolerance, loose side">
+          <NumberField v-bind="bind" v-model="typed.loose" unit="mm" placeholder="0.025" />
+        </Field>
+      </div>
+      <p class="small soft">
+        Where a book gives one figure and no tolerance, this makes its window; it says so wherever it is shown.
+      </p>
+      <FormEnd>Keep these</FormEnd>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 1rem;
+}
+</style>

@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { Refusal, type Schemas } from '../../api/client'
+import { newId } from '../../api/newId'
+import { queries } from '../../api/queries'
+import { useSend } from '../../offline/useSend'
+import { useTitle } from '../../shared/address/useTitle'
+import DayField from '../../shared/fields/DayField.vue'
+import Field from '../../shared/fields/Field.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
+import PersonField from '../../shared/fields/PersonField.vue'
+import { today } from '../../shared/figures/days'
+import { hours } from '../../shared/figures/hours'
+import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import FormEnd from '../../shared/forms/FormEnd.vue'
+import { useForm } from '../../shared/forms/useForm'
+import Loaded from '../../shared/loaded/Loaded.vue'
+import { usePreferences } from '../../shared/preferences'
+import { jobMeanings, jobNames } from '../../shared/words/jobs'
+import { methodNames } from '../../shared/words/methods'
+import { trays } from './trays'
+
+const props = defineProps<{ engineId: string }>()
+const route = useRoute()
+const router = useRouter()
+const preferences = usePreferences()
+const engine = useQuery(() => queries.engine(props.engineId))
+const send = useSend()
+useTitle(() => engine.data.value && `Open ${engine.data.value.row.name}`)
+
+const visitId = newId()
+const asked = String(route.query.job ?? '')
+const typed = reactive({
+  job: (asked in jobNames ? asked : 'overhead') as Schemas['JobKind'],
+  hours: '',
+  date: '',
+  person: preferences.person,
+  tray: preferences.tray || trays[0]!.name,
+  ownBlades: '',
+  ownUnit: 'mm',
+  method: '' as Schemas['TurningMethod'] | '',
+})
+watch(
+  engine.data,
+  (data) => {
+    if (!data) return
+    typed.method ||= data.type.method
+    if (!preferences.tray && data.type.revisions.find((r) => r.inForce)?.figures[0]?.unit === 'thou')
+      typed.tray = trays[2]!.name
+  },
+  { immediate: true },
+)
+const tray = computed(
+  () =>
+    trays.find((t) => t.name === typed.tray) ?? {
+      name: 'own set',
+      unit: typed.ownUnit,
+      blades: typed.ownBlades.split(/[\s;]+/).filter(Boolean),
+    },
+)
+const methods = computed(() =>
+  (Object.keys(methodNames) as Schemas['TurningMethod'][]).filter(
+    (m) =>
+      (m !== 'book' || engine.data.value?.type.method === 'book') &&
+      (engine.data.value?.type.cycle !== 'twoStroke' || ['perCylinder', 'fewestStops', 'book'].includes(m)),
+  ),
+)
+const more = ref(false)
+
+const form = useForm({
+  check: () => ({
+    shownHours: notANumber(typed.hours) ?? (!typed.hours.trim() && 'Give what the hour meter shows now.'),
+    by: !typed.person && 'Choose who does the work.',
+    'tray.blades': tray.value.blades.length === 0 && 'Name your blades, one after another, such as 0.10 0.15 0.20.',
+  }),
+  send: () =>
+    send.mutateAsync({
+      visitId,
+      by: typed.person,
+      entries: [
+        {
+          kind: 'opened',
+          engineId: props.engineId,
+          job: typed.job,
+          date: typed.date || today(),
+          shownHours: typedNumber(typed.hours) ?? null,
+          // Everything at a stop is measured before the first adjuster is touched, as this bench leads.
+          setting: 'stopFirst',
+          tray: { setId: tray.value.name, unit: tray.value.unit, blades: tray.value.blades },
+          ...(typed.method ? { method: typed.method } : {}),
+        },
+      ],
+    }),
+  then: async () => {
+    preferences.person = typed.person
+    if (typed.tray !== 'own') preferences.tray = typed.tray
+    await router.replace({ name: 'visit', params: { id: visitId } })
+  },
+})
+/** Somebody else has it open already: the way there. */
+const openInstead = computed(() =>
+  form.failure instanceof Refusal && form.failure.code === 'engineOpen'
+    ? (form.failure.body.visitId as string | undefined)
+    : undefined,
+)
+</script>
+
+<template>
+  <Loaded v-slot="{ data }" :query="engine" what="engine" back="/" back-text="The yard">
+    <main class="page narrow">
+      <div class="page-head">
+        <div>
+          <h1>Open {{ data.row.name }}</h1>
+          <p class="soft mb-0 mt-1">
+            Last on the meter: <span class="figure">{{ hours(data.row.shownHours) }}</span> h
+          </p>
+        </div>
+      </div>
+      <form class="plate p-4" novalidate @submit.prevent="form.submit">
+        <div class="two">
+          <Field v-slot="{ bind }" name="shownHours" label="Hour meter shows now" hint="Read it, do not guess it.">
+            <NumberField v-bind="bind" v-model="typed.hours" unit="h" autofocus />
+          </Field>
+          <Field v-slot="{ bind }" name="by" label="Who does the work">
+            <PersonField v-bind="bind" v-model="typed.person" />
+          </Field>
+          <Field v-slot="{ bind }" name="job" label="Opened for">
+            <BFormSelect v-bind="bind" v-model="typed.job">
+              <option v-for="(name, job) in jobNames" :key="job" :value="job">
+                {{ name }}: {{ jobMeanings[job] }}
+              </option>
+            </BFormSelect>
+          </Field>
+          <Field v-slot="{ bind }" name="tray.blades" label="Blades" hint="One set for the whole engine.">
+            <BFormSelect v-bind="bind" v-model="typed.tray">
+              <option v-for="t in trays" :key="t.name" :value="t.name">{{ t.name }}</option>
+              <option value="own">my own set…</option>
+            </BFormSelect>
+          </Field>
+          <template v-if="typed.tray === 'own'">
+            <Field v-slot="{ bind }" name="tray.unit" label="Their unit">
+              <BFormSelect v-bind="bind" v-model="typed.ownUnit" :options="['mm', 'thou']" />
+            </Field>
+            <Field v-slot="{ bind }" label="Blades, one after another">
+              <BFormInput v-bind="bind" v-model="typed.ownBlades" placeholder="0.10 0.15 0.20 0.25" />
+            </Field>
+          </template>
+          <template v-if="more">
+            <Field v-slot="{ bind }" name="date" label="Day, if not today">
+              <DayField v-bind="bind" v-model="typed.date" />
+            </Field>
+            <Field
+              v-slot="{ bind }"
+              name="method"
+              label="How do you find the position?"
+              hint="The book’s way stands first."
+            >
+              <BFormSelect v-bind="bind" v-model="typed.method">
+                <option v-for="m in methods" :key="m" :value="m">
+                  {{ methodNames[m] }}{{ m === data.type.method ? ' (the book)' : '' }}
+                </option>
+              </BFormSelect>
+            </Field>
+          </template>
+        </div>
+        <button v-if="!more" type="button" class="btn btn-plain mb-3" @click="more = true">
+          Another day or method…
+        </button>
+        <FormEnd busy-word="Opening…">
+          Open the engine
+          <template v-if="openInstead" #way>
+            <RouterLink :to="{ name: 'visit', params: { id: openInstead } }">Go there</RouterLink>
+          </template>
+        </FormEnd>
+      </form>
+    </main>
+  </Loaded>
+</template>
+
+<style scoped>
+.narrow {
+  max-width: 900px;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.2rem 1.4rem;
+}
+@media (max-width: 600px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import type { Entry } from '../../../offline/entries'
+import { useTitle } from '../../../shared/address/useTitle'
+import { isTyping, useKeys } from '../../../shared/keys/keys'
+import Loaded from '../../../shared/loaded/Loaded.vue'
+import { usePreferences } from '../../../shared/preferences'
+import { keptSignal } from '../../../shared/signals/keptSignal'
+import { useAwake } from '../../../shared/signals/useAwake'
+import { form as grammar, plural } from '../../../shared/words/counts'
+import { jobNames } from '../../../shared/words/jobs'
+import CorrectDialog from '../record/CorrectDialog.vue'
+import BenchBar from './BenchBar.vue'
+import BenchSide from './BenchSide.vue'
+import ConditionStep from './ConditionStep.vue'
+import FindStop from './FindStop.vue'
+import GiveUpDialog from './GiveUpDialog.vue'
+import PointList from './PointList.vue'
+import PointPanel from './PointPanel.vue'
+import SignStep from './SignStep.vue'
+import TickList from './TickList.vue'
+import { useSteps } from './useSteps'
+import { useVisit } from './useVisit'
+
+const props = defineProps<{ id: string }>()
+const preferences = usePreferences()
+const client = useQueryClient()
+const { query, view, sheet, saved, trouble, name, add, draftOf, readingFor, understood } = useVisit(
+  () => props.id,
+  () => preferences.person,
+)
+const { list, closed, steps, step, stop, current, pickedPoint, resetting, go, pick, leadOn } = useSteps(
+  () => view.value,
+  () => sheet.value,
+)
+const correcting = ref(false)
+const givingUp = ref(false)
+const middle = useTemplateRef<HTMLElement>('middle')
+const undone = computed(() => sheet.value?.points.filter((p) => !p.done).length ?? 0)
+useTitle(() => view.value && `${view.value.context?.engine.name}, ${jobNames[view.value.job].toLowerCase()}`)
+useAwake(() => preferences.keepAwake && !closed.value)
+
+watch(
+  () => view.value?.state,
+  (state, before) => {
+    if (before && state !== before) void client.invalidateQueries()
+  },
+)
+/** What a step of its own says beside its field is not said again above everything. */
+const banner = computed(() => {
+  const t = trouble.value
+  return t && !['conditionStated', 'tried', 'figureRead', 'kept', 'signed', 'abandoned'].includes(t.entry.kind)
+    ? t
+    : null
+})
+const findsStop = computed(
+  () => stop.value && !stop.value.proved && !stop.value.done && !closed.value && !pickedPoint.value,
+)
+// The focus goes to what comes next, unless somebody is at another place of the screen.
+watch(
+  () => `${String(step.value)} ${findsStop.value} ${current.value?.label}`,
+  async () => {
+    await nextTick()
+    const at = document.activeElement
+    if (!at || at === document.body || !document.contains(at) || middle.value?.contains(at))
+      middle.value?.querySelector<HTMLElement>('[autofocus], h1')?.focus()
+  },
+)
+
+/** Without a person on the bench nothing is written down under somebody's name. */
+function say(...entries: Entry[]) {
+  if (!preferences.person) {
+    document.querySelector<HTMLElement>('.who select, .who input')?.focus()
+    return
+  }
+  add(...entries)
+  if (entries.some((e) => e.kind === 'kept')) keptSignal(preferences.sound, preferences.buzz)
+}
+function prove() {
+  const s = stop.value
+  if (!s) return
+  leadOn()
+  say(
+    s.crankDeg != null
+      ? { kind: 'positionProved', crankDeg: s.crankDeg }
+      : { kind: 'positionProved', points: s.points },
+  )
+}
+useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
+  if (isTyping(event) || !sheet.value || (event.key !== 'ArrowDown' && event.key !== 'ArrowUp')) return
+  event.preventDefault()
+  const labels = sheet.value.stops.flatMap((s) => s.points)
+  const label = labels[labels.indexOf(current.value?.label ?? '') + (event.key === 'ArrowDown' ? 1 : -1)]
+  if (label) pick(label)
+})
+</script>
+
+<template>
+  <Loaded :query="query" what="visit" back="/at-the-engine" back-text="The open visits">
+    <template v-if="view && sheet">
+      <BenchBar
+        v-model:person="preferences.person"
+        :view="view"
+        :sheet="sheet"
+        :steps="steps"
+        :step="step"
+        :closed="closed"
+        @go="go"
+      />
+      <div v-if="!preferences.person && !closed" class="conflict" role="alert">
+        Choose who measures: every figure carries a name.
+      </div>
+      <div v-if="banner" class="conflict" role="alert">
+        <span>{{ banner.refusal.message }}</span>
+        <BButton class="btn-plain" @click="understood">Understood</BButton>
+      </div>
+
+      <main class="bench">
+        <BenchSide class="side" :sheet="sheet" :stop="stop" :current="current" :saved="saved" @pick="pick" />
+        <div ref="middle" class="plate plate-strong middle">
+          <section v-if="step === 'makeSafe'">
+            <h1 tabindex="-1">Make it safe</h1>
+            <p class="soft mt-2">{{ view.context?.foremost }}</p>
+            <TickList
+              :items="list('makeSafe')"
+              :ticked="view.ticked"
+              :locked="closed"
+              @tick="(key, on) => say({ kind: 'ticked', step: key, on })"
+            />
+          </section>
+          <ConditionStep
+            v-else-if="step === 'condition'"
+            :view="sheet"
+            :refusal="trouble?.entry.kind === 'conditionStated' ? trouble.refusal : null"
+            @condition="
+              (degrees, anyway) =>
+                say({
+                  kind: 'conditionStated',
+                  condition: sheet!.condition,
+                  engineTemperatureC: degrees,
+                  measureAnyway: anyway,
+                })
+            "
+          />
+          <section v-else-if="step === 'closeUp'">
+            <h1 tabindex="-1">Close up</h1>
+            <p v-if="undone" class="complaint mt-2">
+              {{ plural(undone, 'point') }} {{ grammar(undone, 'is', 'are') }} not done yet.
+            </p>
+            <TickList
+              class="mt-2"
+              :items="list('closeUp')"
+              :ticked="view.ticked"
+              :locked="closed"
+              @tick="(key, on) => say({ kind: 'ticked', step: key, on })"
+            />
+          </section>
+          <SignStep
+            v-else-if="step === 'sign'"
+            v-model:person="preferences.person"
+            :view="view"
+            :trouble="trouble"
+            :saved="saved"
+            :name="name"
+            @sign="(remark) => say({ kind: 'signed', ...(remark ? { remark } : {}) })"
+            @give-up="givingUp = true"
+          />
+          <FindStop v-else-if="findsStop && stop" :view="view" :index="stop.index" @proved="prove" />
+          <PointPanel
+            v-else-if="current"
+            :key="current.label"
+            :sheet="sheet"
+            :point="current"
+            :proved="stop?.proved ?? false"
+            :closed="closed"
+            :signed="!!view.signed"
+            :trouble="trouble"
+            :draft-of="draftOf"
+            :reading-for="readingFor"
+            :resetting="resetting"
+            @say="say"
+            @correct="correcting = true"
+            @reset="resetting = true"
+            @prove="go(current.stopIndex)"
+          />
+        </div>
+        <section class="plate p-2 right"><PointList :view="sheet" :current="current?.label" @pick="pick" /></section>
+      </main>
+      <CorrectDialog v-model="correcting" :visit-id="view.visitId" :unit="sheet.trayUnit" :point="current ?? null" />
+      <GiveUpDialog
+        v-model="givingUp"
+        @give-up="
+          (why) => {
+            givingUp = false
+            say({ kind: 'abandoned', why })
+          }
+        "
+      />
+    </template>
+  </Loaded>
+</template>
+
+<style scoped>
+.conflict {
+  display: flex;
+  gap: 0.8rem;
+  align-items: center;
+  flex-wrap: wrap;
+  padding: 0.6rem 1.25rem;
+  background: var(--tight-wash);
+  border-bottom: 1.5px solid var(--tight);
+  font-weight: 700;
+}
+.bench {
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr) 300px;
+  gap: 14px;
+  padding: 14px;
+  max-width: 1500px;
+  margin: 0 auto;
+  align-items: start;
+}
+.middle {
+  padding: 1.5rem;
+}
+.right {
+  max-height: calc(100vh - 84px);
+  overflow-y: auto;
+}
+@media (max-width: 1100px) {
+  .bench {
+    grid-template-columns: 260px minmax(0, 1fr);
+  }
+  .right {
+    grid-column: 1 / -1;
+    max-height: none;
+  }
+  .middle {
+    padding: 1rem;
+  }
+}
+@media (max-width: 700px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr);
+    padding: 8px;
+  }
+  .middle {
+    order: -1;
+  }
+}
+</style>

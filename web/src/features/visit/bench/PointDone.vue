@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import VerdictMark from '../../../instruments/VerdictMark.vue'
+import { hours } from '../../../shared/figures/hours'
+import { useFigures } from '../../../shared/figures/useFigures'
+import { readingText } from '../../../shared/words/readings'
+import type { Point } from './useVisit'
+
+/** A point that is done: how it was left, and why. */
+defineProps<{ point: Point; closed: boolean; signed: boolean }>()
+const emit = defineEmits<{ correct: []; reset: [] }>()
+const figures = useFigures()
+</script>
+
+<template>
+  <div>
+    <p v-if="point.left" class="verdict mt-2">
+      <VerdictMark :state="point.left.state" :size="26" /> Left: {{ readingText(point.left, figures.withUnit) }},
+      measured after locking.
+    </p>
+    <p v-if="point.outcome === 'leftSo'" class="mt-2"><strong>Left as found, on purpose.</strong> {{ point.why }}</p>
+    <p v-else-if="point.outcome === 'byTheBook'" class="mt-2"><strong>Set by the book’s amount.</strong></p>
+    <p v-else-if="point.outcome === 'notReached' || point.outcome === 'awaiting'" class="mt-2">
+      <strong>{{ point.outcome === 'awaiting' ? 'Waits for a part.' : 'Not reached.' }}</strong> {{ point.why }}
+    </p>
+    <p v-else-if="!point.left && point.minMm == null" class="mt-2">
+      <strong>Not judged:</strong> the book gives no figure for it.
+    </p>
+    <p v-else-if="!point.left" class="mt-2">
+      <strong>In the window: left alone.</strong> The one reading serves as found and as left.
+    </p>
+    <p v-if="point.hoursToRiskFromHere != null" class="small soft">
+      Left here, this valve’s share of the engine’s risk is used up after about
+      {{ hours(point.hoursToRiskFromHere) }} h.
+    </p>
+    <div class="d-flex gap-2 flex-wrap">
+      <BButton v-if="signed && (point.found || point.left)" class="btn-plain" @click="emit('correct')"
+        >Correct a figure</BButton
+      >
+      <BButton
+        v-if="!point.left && !closed && point.found && point.minMm != null"
+        class="btn-plain"
+        @click="emit('reset')"
+        >Set it all the same</BButton
+      >
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.verdict {
+  font-size: 1.35rem;
+  font-weight: 700;
+  display: flex;
+  gap: 0.6rem;
+  align-items: center;
+  flex-wrap: wrap;
+}
+</style>

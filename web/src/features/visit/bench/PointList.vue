@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { useFigures } from '../../../shared/figures/useFigures'
+import VerdictMark from '../../../instruments/VerdictMark.vue'
+import { readingText } from '../../../shared/words/readings'
+import type { Point, Sheet } from './useVisit'
+
+defineProps<{ view: Sheet; current?: string | null }>()
+defineEmits<{ pick: [label: string] }>()
+const figures = useFigures()
+const byLabel = (view: Sheet, label: string) => view.points.find((p) => p.label === label)!
+const left = (p: Point) => {
+  if (p.left) return readingText(p.left, figures.figure, true)
+  if (p.outcome === 'leftAlone' && p.done) return readingText(p.found, figures.figure, true)
+  if (p.outcome === 'byTheBook') return 'set'
+  if (p.outcome === 'leftSo') return 'as found'
+  if (p.outcome === 'awaiting') return 'awaits'
+  if (p.outcome === 'notReached') return 'not reached'
+  return p.found && !p.done ? '…' : ''
+}
+</script>
+
+<template>
+  <table class="list">
+    <thead class="caps">
+      <tr>
+        <th>Point</th>
+        <th>Before</th>
+        <th>Found</th>
+        <th>Left</th>
+        <th><span class="visually-hidden">State</span></th>
+      </tr>
+    </thead>
+    <tbody v-for="stop in view.stops" :key="stop.index">
+      <tr v-if="stop.index > 0">
+        <td colspan="5" class="soft small stop">
+          stop {{ stop.index + 1
+          }}{{
+            stop.turnFromPreviousDeg === 360
+              ? ', one turn on'
+              : stop.turnFromPreviousDeg
+                ? `, ${Math.round(stop.turnFromPreviousDeg)}° on`
+                : ''
+          }}
+        </td>
+      </tr>
+      <tr
+        v-for="label in stop.points"
+        :key="label"
+        :class="{ current: label === current }"
+        :aria-current="label === current || undefined"
+      >
+        <td>
+          <button type="button" class="pick" @click="$emit('pick', label)">{{ label }}</button>
+        </td>
+        <td class="figure soft">
+          {{ byLabel(view, label).beforeMm != null ? figures.rough(byLabel(view, label).beforeMm) : '' }}
+        </td>
+        <td class="figure" :class="`is-${byLabel(view, label).found?.state}`">
+          {{
+            readingText(byLabel(view, label).found, figures.figure, true) ||
+            (byLabel(view, label).foundDraft ? '…' : '')
+          }}
+        </td>
+        <td class="figure">{{ left(byLabel(view, label)) }}</td>
+        <td><VerdictMark :state="byLabel(view, label).left?.state ?? byLabel(view, label).found?.state" /></td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.list {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+  padding: 0.3rem 0.25rem;
+  letter-spacing: 0.02em;
+}
+td {
+  border-top: 1px solid var(--hairline);
+  padding: 0 0.25rem;
+  height: 45px;
+  white-space: nowrap;
+  font-size: 0.93rem;
+}
+.stop {
+  height: 30px;
+  white-space: normal;
+}
+.pick {
+  font-weight: 700;
+  min-height: 44px;
+  min-width: 44px;
+  background: none;
+  border: 0;
+  color: inherit;
+  text-align: left;
+  padding: 0;
+}
+.current td {
+  background: var(--blue-wash);
+}
+.current td:first-child {
+  box-shadow: inset 4px 0 0 var(--blue);
+  padding-left: 0.7rem;
+}
+</style>

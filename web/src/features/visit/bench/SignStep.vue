@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { ref } from 'vue'
+import Field from '../../../shared/fields/Field.vue'
+import PersonField from '../../../shared/fields/PersonField.vue'
+import { day } from '../../../shared/figures/days'
+import { jobWord } from '../../../shared/words/jobs'
+import type { Trouble, Visit } from './useVisit'
+
+/** The end of a visit: what keeps it from being signed, the signature, or what became of it. */
+const person = defineModel<string>('person', { required: true })
+const props = defineProps<{ view: Visit; trouble: Trouble | null; saved: string; name: (id: string) => string }>()
+const emit = defineEmits<{ sign: [remark: string]; giveUp: [] }>()
+const remark = ref('')
+const missing = ref('')
+function sign() {
+  missing.value = person.value ? '' : 'Choose who signs.'
+  if (person.value && props.saved === 'saved' && props.view.refusals.length === 0) emit('sign', remark.value.trim())
+}
+</script>
+
+<template>
+  <section v-if="view.signed">
+    <h1 tabindex="-1">Signed by {{ name(view.signed.by) }}</h1>
+    <p class="mt-2">{{ day(view.signed.at) }}. The figures stand; a correction is a new entry with who and why.</p>
+    <div class="d-flex gap-2 flex-wrap">
+      <BButton class="btn-act" :to="{ name: 'engine', params: { id: view.engineId } }">See when it is due now</BButton>
+      <BButton class="btn-plain" :to="{ name: 'record', params: { id: view.visitId } }">The record</BButton>
+    </div>
+  </section>
+  <section v-else-if="view.state === 'abandoned'">
+    <h1 tabindex="-1">Given up</h1>
+    <p class="mt-2">This visit makes no record, and its readings are in no trend. The engine is free again.</p>
+    <BButton class="btn-act" :to="{ name: 'engine', params: { id: view.engineId } }">The engine</BButton>
+  </section>
+  <section v-else>
+    <h1 tabindex="-1">Sign</h1>
+    <template v-if="view.refusals.length">
+      <p class="mt-2 mb-1">It cannot be signed yet:</p>
+      <ul>
+        <li v-for="r in view.refusals" :key="r.code" class="is-tight">{{ r.sentence }}</li>
+      </ul>
+    </template>
+    <p v-else class="mt-2">Every point has an as-found and an as-left. With your name the record stands.</p>
+    <form novalidate @submit.prevent="sign">
+      <Field v-slot="{ bind }" label="Name" :complaint="missing">
+        <PersonField v-bind="bind" v-model="person" />
+      </Field>
+      <Field v-slot="{ bind }" label="Remark, if any"><BFormInput v-bind="bind" v-model="remark" /></Field>
+      <p v-if="trouble?.entry.kind === 'signed'" class="complaint" role="alert">{{ trouble.refusal.message }}</p>
+      <BButton type="submit" class="btn-act w-100" :disabled="view.refusals.length > 0 || saved !== 'saved'"
+        >Sign the {{ jobWord(view.job) }}</BButton
+      >
+    </form>
+    <BButton class="btn-plain w-100 mt-3" @click="emit('giveUp')">Give this visit up…</BButton>
+  </section>
+</template>

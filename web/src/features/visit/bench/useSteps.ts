@@ -1,0 +1,94 @@
+import { computed, ref, watch } from 'vue'
+import type { Sheet, Visit } from './useVisit'
+
+export type Step = 'makeSafe' | 'condition' | 'closeUp' | 'sign' | number
+
+/** Where the bench stands in its visit: the guide's next task, unless somebody chose a step or a point of their own. */
+export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
+  const chosen = ref<Step | null>(null)
+  const pickedPoint = ref<string | null>(null)
+  /** A finished point that is set all the same. */
+  const resetting = ref(false)
+
+  const list = (which: string) => view()?.context?.steps.filter((s) => s.list === which) ?? []
+  const isTicked = (which: string) => list(which).every((s) => view()?.ticked.includes(s.step))
+  const closed = computed(() => view()?.state !== 'open')
+  const stopOf = (label?: string | null) => sheet()?.points.find((p) => p.label === label)?.stopIndex
+
+  const steps = computed(() => {
+    const s = sheet()
+    if (!s) return []
+    return [
+      { step: 'makeSafe' as Step, text: 'Make safe', done: isTicked('makeSafe') },
+      { step: 'condition' as Step, text: s.condition === 'cold' ? 'Cold' : 'Hot', done: s.conditionKnown },
+      ...s.stops.map((stop) => ({
+        step: stop.index as Step,
+        text: s.stops.length > 4 ? `${stop.index + 1}` : `Stop ${stop.index + 1}`,
+        done: stop.done,
+      })),
+      { step: 'closeUp' as Step, text: 'Close up', done: isTicked('closeUp') },
+      { step: 'sign' as Step, text: 'Sign', done: !!view()?.signed },
+    ]
+  })
+  const guided = computed<Step>(() => {
+    const next = view()?.next
+    if (!next || next.do === 'sign') return 'sign'
+    if (next.do === 'condition') return 'condition'
+    if (next.do === 'step') return list('makeSafe').some((s) => s.step === next.step) ? 'makeSafe' : 'closeUp'
+    return stopOf(next.point) ?? 0
+  })
+  const step = computed<Step>(() => {
+    if (closed.value) return chosen.value ?? 'sign'
+    if (pickedPoint.value) return stopOf(pickedPoint.value) ?? 0
+    return chosen.value ?? guided.value
+  })
+  const stop = computed(() => (typeof step.value === 'number' ? sheet()?.stops[step.value] : undefined))
+  const current = computed(() => {
+    const s = sheet()
+    if (!s || !stop.value) return undefined
+    const own = s.points.filter((p) => stop.value!.points.includes(p.label))
+    const wanted = view()?.next?.point
+    const label =
+      pickedPoint.value ??
+      (wanted && stop.value.points.includes(wanted)
+        ? wanted
+        : (own.find((p) => p.owesFound)?.label ?? own.find((p) => !p.done)?.label ?? own[0]?.label))
+    return s.points.find((p) => p.label === label)
+  })
+
+  // Once a figure is kept the guide leads on; a tap of one's own holds only until then.
+  watch(
+    () =>
+      sheet()
+        ?.points.map((p) => `${p.label}${p.found?.id}${p.left?.id}${p.done}`)
+        .join(),
+    (now, before) => {
+      if (before === undefined || now === before) return
+      pickedPoint.value = null
+      resetting.value = false
+      chosen.value = null
+    },
+  )
+  // A list ticked to its end leads on by itself.
+  watch(
+    () => steps.value.find((s) => s.step === chosen.value)?.done,
+    (isDoneNow, wasDone) => {
+      if (isDoneNow && wasDone === false) chosen.value = null
+    },
+  )
+
+  function go(to: Step) {
+    pickedPoint.value = null
+    resetting.value = false
+    chosen.value = to === guided.value ? null : to
+  }
+  function pick(label: string) {
+    chosen.value = null
+    resetting.value = false
+    pickedPoint.value = label
+  }
+  function leadOn() {
+    chosen.value = null
+  }
+  return { list, closed, steps, step, stop, current, pickedPoint, resetting, go, pick, leadOn }
+}

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { queries } from '../../../api/queries'
+import { useTitle } from '../../../shared/address/useTitle'
+import { day } from '../../../shared/figures/days'
+import Loaded from '../../../shared/loaded/Loaded.vue'
+import type { Point } from '../bench/useVisit'
+import CorrectDialog from './CorrectDialog.vue'
+import LateEntries from './LateEntries.vue'
+import RecordEntries from './RecordEntries.vue'
+import RecordHead from './RecordHead.vue'
+import RecordTable from './RecordTable.vue'
+import TrendAnswer from './TrendAnswer.vue'
+
+const props = defineProps<{ id: string }>()
+const visit = useQuery(() => queries.visit(props.id))
+const everybody = useQuery(() => queries.everybody())
+const name = (by?: string | null) => everybody.data.value?.find((p) => p.id === by)?.name ?? ''
+useTitle(() => visit.data.value && `Record, ${visit.data.value.context?.engine.name}, ${day(visit.data.value.date)}`)
+const correcting = ref(false)
+const picked = ref<Point | null>(null)
+const measured = computed(() => visit.data.value?.sheet?.points.filter((p) => p.found || p.left || p.outcome) ?? [])
+function correct(point: Point) {
+  picked.value = point
+  correcting.value = true
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <Loaded v-slot="{ data }" :query="visit" what="visit" back="/" back-text="The yard">
+    <main v-if="data.sheet" class="page">
+      <div class="page-head">
+        <RecordHead :visit="data" :sheet="data.sheet" :name="name" />
+        <div class="d-flex gap-2 flex-wrap no-print">
+          <BButton class="btn-plain" @click="print">Print</BButton>
+          <BButton v-if="data.state === 'open'" class="btn-act" :to="{ name: 'visit', params: { id } }"
+            >Go on with it</BButton
+          >
+          <BButton class="btn-plain" :to="{ name: 'engine', params: { id: data.engineId } }">The engine</BButton>
+        </div>
+      </div>
+      <TrendAnswer v-if="data.signed" class="mb-3 no-print" :visit-id="id" :sheet="data.sheet" />
+      <section class="plate p-2 table-responsive">
+        <RecordTable :points="measured" :signed="!!data.signed" :name="name" @correct="correct" />
+      </section>
+      <LateEntries v-if="data.signed && data.late.length" class="mt-3" :visit-id="id" :late="data.late" />
+      <section v-if="data.refused.length" class="plate p-3 mt-3 no-print">
+        <h2>Refused</h2>
+        <p v-for="r in data.refused" :key="r.id" class="mb-1 small">
+          {{ r.kind }} by {{ name(r.by) || 'nobody known' }}: {{ r.sentence }}
+        </p>
+      </section>
+      <RecordEntries :id="id" class="mt-3 no-print" :name="name" :late="data.late" />
+      <CorrectDialog v-model="correcting" :visit-id="id" :unit="data.sheet.trayUnit" :point="picked" />
+    </main>
+  </Loaded>
+</template>
