@@ -67,7 +67,7 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
 
         foreach (var (text, ground) in new[] { ("--ink", "--ground"), ("--ink", "--plate"), ("--ink-soft", "--plate"), ("--ink-soft", "--ground"), ("--tight", "--plate"), ("--loose", "--plate"), ("--blue", "--plate"), ("--on-blue", "--blue") })
         {
-            var ratio = Contrast(Colour(screen, text), Colour(screen, ground));
+            var ratio = Contrast.Of(Colour(screen, text), Colour(screen, ground));
             Assert.True(ratio >= 4.5, $"{text} on {ground} in {theme}: {ratio:0.00}"); // WCAG 2.2, success criterion 1.4.3
         }
     }
@@ -82,7 +82,7 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
         screen.See("unlike its siblings");
         screen.Wait(10, "the chart", () => screen.Driver.FindElements(By.CssSelector("section[aria-label='Clearance against engine hours'] svg")).Count > 0);
 
-        screen.Driver.FindElement(By.CssSelector("button[aria-label^='5I:']")).Click();
+        screen.Driver.FindElement(By.CssSelector("[data-point='5I']")).Click();
         screen.See("5I against engine hours");
         screen.Press("SL6-11");
         screen.See("SL6-11: two stops");
@@ -188,16 +188,6 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
         // The build writes #fff for #ffffff.
         if (hex.Length == 3) hex = string.Concat(hex.Select(c => new string(c, 2)));
         return [.. Enumerable.Range(0, 3).Select(i => int.Parse(hex.Substring(2 * i, 2), NumberStyles.HexNumber, CultureInfo.InvariantCulture) / 255.0)];
-    }
-
-    /// <summary>Relative luminance and contrast ratio: WCAG 2.2.</summary>
-    private static double Contrast(double[] a, double[] b)
-    {
-        var (x, y) = (Luminance(a), Luminance(b));
-        return (Math.Max(x, y) + 0.05) / (Math.Min(x, y) + 0.05);
-
-        static double Luminance(double[] c) => 0.2126 * Linear(c[0]) + 0.7152 * Linear(c[1]) + 0.0722 * Linear(c[2]);
-        static double Linear(double v) => v <= 0.04045 ? v / 12.92 : Math.Pow((v + 0.055) / 1.055, 2.4);
     }
 }
 

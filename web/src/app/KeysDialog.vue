@@ -12,7 +12,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', listen))
 </script>
 
 <template>
-  <BModal v-model="shown" title="Keys of this screen" no-footer>
+  <BModal v-model="shown" title="Keys of this screen" title-tag="h2" no-footer>
     <dl class="facts">
       <template v-for="k in keysHere" :key="k.key + k.does">
         <dt class="figure">{{ k.key }}</dt>

@@ -32,14 +32,9 @@ const banks = computed(() => {
   }
   return out.filter(Boolean)
 })
-const said = (p: HeadPoint) =>
-  [
-    `${p.label}${p.figure ? ` ${p.figure}` : ''}`,
-    `${kindWord(p.kind)}${p.place ? ` ${p.place}` : ''}`,
-    p.state && p.state !== 'inWindow' ? p.state : '',
-  ]
-    .filter(Boolean)
-    .join(', ')
+/** What the letter and the figure leave unsaid. */
+const more = (p: HeadPoint) =>
+  [kindWord(p.kind), p.place, p.state && p.state !== 'inWindow' ? p.state : ''].filter(Boolean).join(', ')
 </script>
 
 <template>
@@ -55,13 +50,15 @@ const said = (p: HeadPoint) =>
             :key="p.label"
             :type="still ? undefined : 'button'"
             class="point"
+            :data-point="p.label"
             :class="[p.state ? `is-${p.state}` : '', { dim: p.dim, current: p.label === current }]"
-            :aria-label="still ? undefined : said(p)"
             :aria-current="p.label === current || undefined"
             @click="$emit('pick', p.label)"
           >
+            <span class="visually-hidden">{{ p.cylinder }}</span>
             <span class="letter">{{ letterOf(p.kind) }}</span>
             <span v-if="p.figure" class="value figure">{{ p.figure }}</span>
+            <span class="visually-hidden">{{ more(p) }}</span>
           </component>
         </div>
       </div>

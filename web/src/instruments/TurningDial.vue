@@ -111,7 +111,7 @@ const size = computed(() => (props.order.length > 12 ? 13 : props.order.length >
 }
 .turn-text {
   text-anchor: middle;
-  font-size: 15px;
+  font-size: 17px;
   fill: var(--ink-soft);
 }
 .cylinder {

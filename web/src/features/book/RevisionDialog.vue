@@ -32,7 +32,14 @@ watch(shown, (open) => {
 </script>
 
 <template>
-  <BModal v-model="shown" :title="`New clearances for ${type.code}`" size="lg" no-footer>
+  <BModal
+    v-model="shown"
+    :title="`New clearances for ${type.code}`"
+    size="lg"
+    title-tag="h2"
+    no-footer
+    focus="form input, form select"
+  >
     <form novalidate @submit.prevent="form.submit">
       <p class="small soft">The old figures stay: every record says by which revision it was judged.</p>
       <SpecFields v-model="typed" />

@@ -94,7 +94,14 @@ async function putAway() {
 </script>
 
 <template>
-  <BModal v-model="shown" :title="`Change ${engine.row.name}`" size="lg" no-footer>
+  <BModal
+    v-model="shown"
+    :title="`Change ${engine.row.name}`"
+    size="lg"
+    title-tag="h2"
+    no-footer
+    focus="form input, form select"
+  >
     <form novalidate @submit.prevent="form.submit">
       <div class="two">
         <Field v-slot="{ bind }" name="name" label="Name in the yard">

@@ -61,11 +61,13 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
             class="point"
             :class="[state(p) ? `is-${state(p)}` : '', { picked: p.label === picked }]"
             :title="says(p)"
-            :aria-label="`${p.label}: ${says(p)}`"
+            :data-point="p.label"
             @click="$emit('pick', p.label)"
           >
+            <span class="visually-hidden">{{ p.cylinder }}</span>
             <span class="letter">{{ letter(p) }}</span>
             <GapStrip
+              aria-hidden="true"
               :min="p.minMm"
               :max="p.maxMm"
               :set="p.setMm"
@@ -74,6 +76,7 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
               :label="p.label"
             />
             <span class="figure">{{ figures.rough(p.shownMm) }}</span>
+            <span class="visually-hidden">{{ says(p) }}</span>
             <VerdictMark :state="state(p)" :size="15" />
           </button>
         </div>

@@ -80,7 +80,7 @@ function putRight(reading: Schemas['MeterReadingResponse']) {
 </script>
 
 <template>
-  <BModal v-model="shown" title="Read the hour meter" no-footer>
+  <BModal v-model="shown" title="Read the hour meter" title-tag="h2" no-footer focus="form input, form select">
     <form novalidate @submit.prevent="form.submit">
       <Field v-slot="{ bind }" name="hours" :label="typed.replaced ? 'The old meter stopped at' : 'The meter shows'">
         <NumberField v-bind="bind" v-model="typed.hours" unit="h" autofocus />

@@ -63,7 +63,7 @@ watch(shown, () => form.clear())
 </script>
 
 <template>
-  <BModal v-model="shown" title="Add an engine" no-footer>
+  <BModal v-model="shown" title="Add an engine" title-tag="h2" no-footer focus="form input, form select">
     <form novalidate @submit.prevent="form.submit">
       <Field v-slot="{ bind }" name="name" label="Name, as it is called in the yard">
         <BFormInput v-bind="bind" v-model="typed.name" autofocus />

@@ -70,7 +70,9 @@ function pick() {
   position: relative;
 }
 .day .btn {
-  --bs-btn-padding-x: 0.7rem;
+  --bs-btn-padding-x: 0;
+  width: 46px;
+  flex: none;
 }
 .hidden-picker {
   position: absolute;

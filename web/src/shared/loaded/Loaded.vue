@@ -16,7 +16,7 @@ const isUnknown = computed(() => error.value instanceof Refusal && [400, 404].in
 
 <template>
   <slot v-if="data !== undefined && !isUnknown" :data="data as T" />
-  <div v-else class="page">
+  <main v-else class="page">
     <template v-if="isUnknown">
       <h1>There is no such {{ what }}.</h1>
       <p class="mt-2">{{ error ? sentence(error) : '' }}</p>
@@ -25,5 +25,5 @@ const isUnknown = computed(() => error.value instanceof Refusal && [400, 404].in
     <p v-else-if="error instanceof Refusal" class="complaint" role="alert">{{ sentence(error) }}</p>
     <p v-else-if="error" role="status">The server cannot be reached. This page comes as soon as it is back.</p>
     <p v-else role="status" class="soft">Looking…</p>
-  </div>
+  </main>
 </template>

@@ -15,7 +15,7 @@ watch(shown, (open) => {
 </script>
 
 <template>
-  <BModal v-model="shown" title="Give this visit up" no-footer>
+  <BModal v-model="shown" title="Give this visit up" title-tag="h2" no-footer focus="form input, form select">
     <form @submit.prevent="why.trim() && emit('giveUp', why.trim())">
       <p>It makes no record and frees the engine; its readings stay in the list but in no trend.</p>
       <Field v-slot="{ id }" label="Why"><BFormInput :id="id" v-model="why" /></Field>

@@ -62,7 +62,7 @@ watch(shown, (open) => {
 </script>
 
 <template>
-  <BModal v-model="shown" :title="`Correct ${point?.label}`" no-footer>
+  <BModal v-model="shown" :title="`Correct ${point?.label}`" title-tag="h2" no-footer focus="form input, form select">
     <form novalidate @submit.prevent="form.submit">
       <p class="small soft">The old figure stays in the record beside the new one.</p>
       <Field v-slot="{ bind }" label="Which figure">
