@@ -138,9 +138,10 @@ public sealed class ForEveryoneTests : IClassFixture<DemoServer>, IDisposable
                 Light(theme);
                 var found = (IReadOnlyCollection<object>)screen.Driver.ExecuteAsyncScript("""
                     const done = arguments[arguments.length - 1];
-                    axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'], resultTypes: ['violations'] })
+                    const all = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+                    axe.run(document, { runOnly: arguments[0] ? ['color-contrast'] : all, resultTypes: ['violations'] })
                       .then((r) => done(r.violations.map((v) => v.id + ': ' + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 140)).join(' | '))));
-                    """)!;
+                    """, theme == "dark")!; // only colours change with the light
                 faults.AddRange(found.Select(f => $"{width} {theme}: {f}"));
             }
             Light("light");

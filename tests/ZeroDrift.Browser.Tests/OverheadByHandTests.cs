@@ -23,10 +23,10 @@ public sealed class OverheadByHandTests : IDisposable
         screen.Press("Open the engine");
 
         TickEverything("Make it safe");
-        screen.Fill("Engine temperature, °C", "61");
+        screen.Fill("Engine temperature", "61");
         screen.Press("It is cold: go on");
         screen.See("That is not the condition of the figures");
-        screen.Fill("Engine temperature, °C", "14");
+        screen.Fill("Engine temperature", "14");
         screen.Press("It is cold: go on");
 
         screen.See("1 on compression, 2 rocks.");

@@ -13,6 +13,28 @@ public sealed class DemoTests : IDisposable
     private readonly ServerWithFile server = new(demo: true);
 
     [Fact]
+    public async Task An_engines_page_draws_its_forecasts_from_the_cores_own_fan_and_shows_a_known_tight_valve_as_found()
+    {
+        var due = await server.GetAsync("/api/due");
+        Assert.Equal(0.05, due.GetProperty("risk").GetDouble());
+        var skarv = due.GetProperty("engines").EnumerateArray().First(r => r.GetProperty("name").GetString() == "Skarv · port main");
+        var points = (await server.GetAsync($"/api/engines/{skarv.GetProperty("engineId").GetString()}")).GetProperty("points").EnumerateArray().ToList();
+        var tight = points.First(p => p.GetProperty("label").GetString() == "4E");
+
+        Assert.Equal("tight", tight.GetProperty("shownState").GetString());
+        Assert.False(tight.GetProperty("shownIsExpected").GetBoolean());
+        Assert.Equal(skarv.GetProperty("findings")[0].GetProperty("mm").GetDouble(), tight.GetProperty("shownMm").GetDouble(), 9);
+        foreach (var point in points.Where(p => p.GetProperty("rate").ValueKind != JsonValueKind.Null))
+        {
+            var fan = point.GetProperty("fan").EnumerateArray().ToList();
+            Assert.Equal(point.GetProperty("expectedMm").GetDouble(), fan[0].GetProperty("meanMm").GetDouble(), 9);
+            // At its first step the fan is as wide as the forecast is unsure: 1.6449 standard deviations on either side.
+            Assert.Equal(1.6448536 * point.GetProperty("expectedSdMm").GetDouble(), fan[0].GetProperty("highMm").GetDouble() - fan[0].GetProperty("meanMm").GetDouble(), 6);
+            Assert.True(fan[^1].GetProperty("highMm").GetDouble() - fan[^1].GetProperty("lowMm").GetDouble() > fan[0].GetProperty("highMm").GetDouble() - fan[0].GetProperty("lowMm").GetDouble());
+        }
+    }
+
+    [Fact]
     public async Task The_yard_shows_the_stories_it_tells()
     {
         var rows = (await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray().ToDictionary(r => r.GetProperty("name").GetString()!);

@@ -53,6 +53,21 @@ public class TypeOutlookTests
     }
 
     [Fact]
+    public void The_heads_show_what_was_found_out_of_its_window_as_found_and_everything_else_as_expected_today()
+    {
+        var tight = Steady("2E") with { Standing = Reading.Direct(Mm(0.32)) };
+        var closed = new PointRecord("3E", "Exhaust", Exhaust, [new PointVisit(H(3000), null, null)], new Reading(null, Mm(0.05), null, null));
+        var never = new PointRecord("4E", "Exhaust", Exhaust, [], null);
+
+        var points = TypeOutlook.Of([Engine("a", [Steady("1E"), tight, closed, never])], Today).Engines[0].Points;
+
+        Assert.Equal(new ShownFigure(points[0].Forecast!.MeanMm(0), null, true), points[0].Shown);
+        Assert.Equal(new ShownFigure(0.32, VerdictState.Tight, false), points[1].Shown);
+        Assert.Equal(new ShownFigure(0.05, VerdictState.Tight, false), points[2].Shown);
+        Assert.Null(points[3].Shown);
+    }
+
+    [Fact]
     public void Tight_stands_before_loose()
     {
         var loose = Steady("1I") with { Standing = Reading.Direct(Mm(0.60)) };

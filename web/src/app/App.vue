@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router'
 import { startSending } from '../offline/sender'
 import { usePreferences } from '../shared/preferences'
 import KeysDialog from './KeysDialog.vue'
+import { bringEveryPage } from './router'
 import ServerGone from './ServerGone.vue'
 import Toasts from './Toasts.vue'
 
@@ -14,7 +15,10 @@ const preferences = usePreferences()
 watchEffect(() => document.documentElement.setAttribute('data-bs-theme', preferences.theme))
 const keys = ref(false)
 let stop = () => {}
-onMounted(() => (stop = startSending(client)))
+onMounted(() => {
+  stop = startSending(client)
+  bringEveryPage()
+})
 onBeforeUnmount(() => stop())
 
 const places = [

@@ -1,6 +1,7 @@
 import { nextTick } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
 import YardPage from '../features/yard/YardPage.vue'
+import { toast } from '../shared/toasts/toasts'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -108,3 +109,17 @@ router.afterEach(async (to, from) => {
     heading.focus({ preventScroll: true })
   }
 })
+
+/** The pages come one by one as they are asked for, and the rest in a quiet moment: with all of them here the menu works without the server too. */
+export function bringEveryPage(): void {
+  const quiet = window.requestIdleCallback ?? ((work: () => void) => setTimeout(work, 1_500))
+  quiet(async () => {
+    for (const route of router.getRoutes()) {
+      const page = route.components?.default
+      if (typeof page === 'function') await (page as () => Promise<unknown>)().catch(() => undefined)
+    }
+  })
+}
+
+// A page that never came cannot be shown without the server; say so instead of doing nothing.
+router.onError(() => toast('That page is still on the server, which cannot be reached. Try again when it is back.'))

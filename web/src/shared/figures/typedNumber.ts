@@ -5,7 +5,7 @@
 export function typedNumber(text: string | number | null | undefined): number | undefined {
   const trimmed = String(text ?? '').trim()
   if (trimmed === '') return undefined
-  return /^[-+]?\d+([.,]\d+)?$/.test(trimmed.replace(/[\s\u2009]/g, ''))
+  return /^[-+]?(\d+([.,]\d+)?|[.,]\d+)$/.test(trimmed.replace(/[\s\u2009]/g, ''))
     ? Number(trimmed.replace(/[\s\u2009]/g, '').replace(',', '.'))
     : Number.NaN
 }

@@ -65,7 +65,9 @@ watch(
     await nextTick()
     const at = document.activeElement
     if (!at || at === document.body || !document.contains(at) || middle.value?.contains(at))
-      middle.value?.querySelector<HTMLElement>('[autofocus], h1')?.focus()
+      (
+        middle.value?.querySelector<HTMLElement>('[data-first]') ?? middle.value?.querySelector<HTMLElement>('h1')
+      )?.focus()
   },
 )
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, ref } from 'vue'
 import type { Refusal } from '../../../api/client'
 import Field from '../../../shared/fields/Field.vue'
+import NumberField from '../../../shared/fields/NumberField.vue'
 import { notANumber, typedNumber } from '../../../shared/figures/typedNumber'
 import type { Sheet } from './useVisit'
 
@@ -30,12 +30,12 @@ function send(anyway: boolean) {
     </p>
     <form @submit.prevent="send(false)">
       <Field
-        v-slot="{ id }"
-        label="Engine temperature, °C"
+        v-slot="{ bind }"
+        label="Engine temperature"
         :complaint="warm ?? notANumber(temperature)"
         hint="Off the block, if you have a thermometer."
       >
-        <BFormInput :id="id" v-model="temperature" inputmode="decimal" size="lg" autofocus />
+        <NumberField v-bind="bind" v-model="temperature" unit="°C" data-first />
       </Field>
       <BButton type="submit" class="btn-act w-100 mb-2">It is {{ view.condition }}: go on</BButton>
       <BButton v-if="warm" class="btn-plain w-100" @click="send(true)"

@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest'
+import type { Schemas } from '../../api/client'
+import { copyOf, emptyType, typeComplaints, typeMissing, typeRequest } from './typeForm'
+
+describe('a new engine type', () => {
+  it('names at once all that the book needs of it', () => {
+    expect(Object.keys(typeMissing(emptyType())).filter((k) => typeMissing(emptyType())[k])).toEqual([
+      'code',
+      'name',
+      'spec.revision',
+      'spec.source',
+      'spec.lines',
+    ])
+  })
+
+  it('goes to the server as it was typed, point or comma, empty left out', () => {
+    const form = {
+      ...emptyType(),
+      code: 'TW2',
+      pitch: '1,25',
+      bookHours: '1 000',
+      timing: '15 45 50 15',
+      angles: '0 270',
+    }
+    form.spec.lines[0]!.min = '0.15'
+    const request = typeRequest(form)
+
+    expect(request).toMatchObject({ code: 'TW2', name: null, pitchMm: 1.25, bookHours: 1000, bookMonths: null })
+    expect(request.timing).toEqual({ ivoBtdc: 15, ivcAbdc: 45, evoBbdc: 50, evcAtdc: 15 })
+    expect(request.firingAnglesDeg).toEqual([0, 270])
+    expect(request.bookStops).toBeNull()
+    expect(request.spec?.lines?.[0]).toMatchObject({ kind: 'intake', min: '0.15', max: null, unit: 'mm' })
+  })
+
+  it('reads the book’s own stops, one a line', () => {
+    const form = { ...emptyType(), method: 'book' as const, stops: '0°: 1I 1E, 2I\n\n360: 2E' }
+    expect(typeRequest(form).bookStops).toEqual([
+      { crankDeg: 0, points: ['1I', '1E', '2I'] },
+      { crankDeg: 360, points: ['2E'] },
+    ])
+    expect(typeComplaints({ ...form, stops: 'top: 1I' }).bookStops).toContain('crank degrees, a colon')
+  })
+
+  it.each([
+    ['pitch', 'one', 'pitchMm'],
+    ['bookMonths', 'x', 'bookMonths'],
+    ['timing', '15 45 50', 'valveTiming'],
+    ['angles', '0 half', 'firingAnglesDeg'],
+  ])('with %s typed as "%s" is told beside its field', (field, typed, complaint) =>
+    expect(typeComplaints({ ...emptyType(), [field]: typed })[complaint]).toBeTruthy(),
+  )
+
+  it('typed as the book has it is told nothing', () =>
+    expect(Object.values(typeComplaints(emptyType())).filter(Boolean)).toEqual([]))
+
+  it('copied from another takes all but its code and its clearances', () => {
+    const other = {
+      name: 'Lorry, straight six',
+      cycle: 'fourStroke',
+      firingOrder: [1, 5, 3, 6, 2, 4],
+      firingAnglesDeg: null,
+      timingKnown: true,
+      timing: { ivoBtdc: 10, ivcAbdc: 40, evoBbdc: 45, evcAtdc: 12 },
+      rampGuardDeg: 15,
+      banks: '1 2 3 4 5 6',
+      layout: 'E I',
+      adjuster: 'screwAtPushrod',
+      pitchMm: 1,
+      clearancePerTravel: 1.4,
+      clockwiseCloses: true,
+      method: 'twoStop',
+      rotation: 'clockwise',
+      barringTool: 'bar',
+      toolTurnsPerCrankTurn: 12,
+      bookHours: 2000,
+      bookMonths: null,
+      firstCheckHours: null,
+      breakInHours: 50,
+      jobHours: 6,
+    } as unknown as Schemas['EngineTypeResponse']
+    const copy = copyOf(other)
+
+    expect(copy).toMatchObject({
+      code: '',
+      firingOrder: '1 5 3 6 2 4',
+      timing: '10 40 45 12',
+      ratio: '1.4',
+      bookHours: '2000',
+      bookMonths: '',
+    })
+    expect(copy.spec.source).toBe('')
+    expect(copy.id).not.toBe(copyOf(other).id)
+  })
+})

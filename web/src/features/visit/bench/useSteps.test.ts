@@ -1,0 +1,104 @@
+import { describe, expect, it } from 'vitest'
+import { nextTick, reactive } from 'vue'
+import { useSteps } from './useSteps'
+import type { Sheet, Visit } from './useVisit'
+
+/** A visit on a twin: two stops of two points, a list before and one after. */
+function visit() {
+  const point = (label: string, stopIndex: number) => ({
+    label,
+    stopIndex,
+    found: null,
+    left: null,
+    done: false,
+    owesFound: true,
+  })
+  const state = reactive({
+    view: {
+      state: 'open',
+      ticked: [] as string[],
+      next: { do: 'step', step: 'battery' } as object | null,
+      context: {
+        steps: [
+          { step: 'battery', list: 'makeSafe' },
+          { step: 'rockers', list: 'closeUp' },
+        ],
+      },
+    },
+    sheet: {
+      condition: 'cold',
+      conditionKnown: false,
+      stops: [
+        { index: 0, points: ['1I', '1E'], done: false },
+        { index: 1, points: ['2I', '2E'], done: false },
+      ],
+      points: [point('1I', 0), point('1E', 0), point('2I', 1), point('2E', 1)],
+    },
+  })
+  const steps = useSteps(
+    () => state.view as unknown as Visit,
+    () => state.sheet as unknown as Sheet,
+  )
+  return { state, steps }
+}
+
+describe('the bench', () => {
+  it('stands where the guide leads: safe, condition, stops, close up, sign', () => {
+    const { state, steps } = visit()
+    expect(steps.step.value).toBe('makeSafe')
+    state.view.next = { do: 'condition' }
+    expect(steps.step.value).toBe('condition')
+    state.view.next = { do: 'measure', point: '2E' }
+    expect(steps.step.value).toBe(1)
+    expect(steps.current.value?.label).toBe('2E')
+    state.view.next = { do: 'step', step: 'rockers' }
+    expect(steps.step.value).toBe('closeUp')
+    state.view.next = { do: 'sign' }
+    expect(steps.step.value).toBe('sign')
+  })
+
+  it('names its steps, the condition as it is, and ticks what is done', () => {
+    const { state, steps } = visit()
+    expect(steps.steps.value.map((s) => s.text)).toEqual(['Make safe', 'Cold', 'Stop 1', 'Stop 2', 'Close up', 'Sign'])
+    state.view.ticked = ['battery']
+    expect(steps.steps.value[0]!.done).toBe(true)
+    state.sheet.condition = 'hot'
+    expect(steps.steps.value[1]!.text).toBe('Hot')
+  })
+
+  it('goes to a point that is picked, and leads on once its figure is kept', async () => {
+    const { state, steps } = visit()
+    state.view.next = { do: 'measure', point: '1I' }
+    steps.pick('2I')
+    expect([steps.step.value, steps.current.value?.label]).toEqual([1, '2I'])
+
+    state.sheet.points[2] = { ...state.sheet.points[2]!, found: { id: 'r' } as never }
+    await nextTick()
+    expect([steps.step.value, steps.current.value?.label]).toEqual([0, '1I'])
+  })
+
+  it('stays at a chosen list until it is ticked to its end', async () => {
+    const { state, steps } = visit()
+    state.view.next = { do: 'measure', point: '1I' }
+    steps.go('closeUp')
+    expect(steps.step.value).toBe('closeUp')
+    await nextTick()
+    state.view.ticked = ['rockers']
+    await nextTick()
+    expect(steps.step.value).toBe(0)
+  })
+
+  it('going to where the guide is anyway follows the guide again', () => {
+    const { state, steps } = visit()
+    state.view.next = { do: 'measure', point: '1I' }
+    steps.go(0)
+    state.view.next = { do: 'measure', point: '2I' }
+    expect(steps.step.value).toBe(1)
+  })
+
+  it('of a closed visit shows its end', () => {
+    const { state, steps } = visit()
+    state.view.state = 'signed'
+    expect([steps.closed.value, steps.step.value]).toEqual([true, 'sign'])
+  })
+})
