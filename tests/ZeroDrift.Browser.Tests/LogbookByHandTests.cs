@@ -32,6 +32,7 @@ public sealed class LogbookByHandTests : IDisposable
     }
 
     [Fact]
+    [Trait("Length", "long")]
     public void A_file_that_is_no_logbook_gets_a_sentence()
     {
         screen.Open("/logbook");

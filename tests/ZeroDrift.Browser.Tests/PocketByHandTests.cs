@@ -11,6 +11,7 @@ public sealed class PocketByHandTests : IDisposable
     public PocketByHandTests() => screen = new Screen(server, 1024, 768);
 
     [Fact]
+    [Trait("Length", "long")]
     public void Every_calculator_answers_as_it_opens_and_shows_its_working_and_source()
     {
         screen.Open("/pocket");
@@ -46,6 +47,7 @@ public sealed class PocketByHandTests : IDisposable
     }
 
     [Fact]
+    [Trait("Length", "long")]
     public void Nonsense_is_told_at_the_field_or_in_the_answer_and_the_rest_stays()
     {
         screen.Open("/pocket/screw");

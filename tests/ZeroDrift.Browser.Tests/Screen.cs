@@ -23,6 +23,10 @@ public sealed class Screen : IDisposable
 
     public void Open(string path) => Driver.Navigate().GoToUrl(server.Url(path));
 
+    /// <summary>Makes the page as wide as another screen.</summary>
+    public void Width(int width) =>
+        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?> { ["width"] = width, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+
     /// <summary>Waits until the page says this.</summary>
     public void See(string text, int seconds = 15) => Wait(seconds, $"the page to say '{text}'", () => Text.Contains(text, StringComparison.Ordinal));
 

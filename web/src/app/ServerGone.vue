@@ -10,29 +10,21 @@ import { plural } from '../shared/words/counts'
 /** What is on the screen while the server is gone, how old it is, and what waits to be sent. It comes back by itself. */
 const client = useQueryClient()
 const since = computed(() => (goneSince.value === null ? '' : moment(new Date(goneSince.value).toISOString())))
-const ask = useIntervalFn(
-  async () => {
-    try {
-      const answer = await fetch('/health', { cache: 'no-store' })
-      if (answer.ok) goneSince.value = null
-    } catch {
-      // Still gone; asked again.
-    }
-  },
-  2_000,
-  { immediate: false },
-)
-watch(
-  goneSince,
-  (now, before) => {
-    if (now !== null) ask.resume()
-    else {
-      ask.pause()
-      if (before != null) void client.invalidateQueries()
-    }
-  },
-  { immediate: true },
-)
+/** A look every two seconds while it is gone, and every ten while nothing else asks. */
+async function ask() {
+  if (document.hidden) return
+  try {
+    const answer = await fetch('/health', { cache: 'no-store' })
+    if (answer.ok) goneSince.value = null
+  } catch {
+    goneSince.value ??= Date.now()
+  }
+}
+useIntervalFn(() => goneSince.value !== null && void ask(), 2_000)
+useIntervalFn(() => goneSince.value === null && void ask(), 10_000)
+watch(goneSince, (now, before) => {
+  if (now === null && before !== null) void client.invalidateQueries()
+})
 </script>
 
 <template>

@@ -34,7 +34,7 @@ const revising = ref(false)
       </div>
       <RouterLink class="btn btn-act" to="/book-new">Add an engine type</RouterLink>
     </div>
-    <Loaded :query="list" what="book">
+    <Loaded part :query="list" what="book">
       <div v-if="list.data.value?.length === 0" class="plate p-4">
         <h2>The book is empty.</h2>
         <p class="mb-0 mt-2">
@@ -57,7 +57,7 @@ const revising = ref(false)
             </span>
           </RouterLink>
         </nav>
-        <Loaded v-if="chosen" :query="type" what="engine type" back="/book" back-text="The book">
+        <Loaded v-if="chosen" part :query="type" what="engine type" back="/book" back-text="The book">
           <div v-if="type.data.value" class="two">
             <section class="plate plate-strong p-3">
               <div class="d-flex justify-content-between gap-2 flex-wrap">

@@ -14,7 +14,7 @@ const fleet = useQuery(() => queries.fleet())
   <main class="page">
     <div class="page-head"><h1>Settings</h1></div>
     <div class="board">
-      <Loaded v-slot="{ data }" :query="fleet" what="fleet"><FleetForm :fleet="data" /></Loaded>
+      <Loaded v-slot="{ data }" part :query="fleet" what="fleet"><FleetForm :fleet="data" /></Loaded>
       <ThisMachine />
       <PeopleList />
       <SiteList />
