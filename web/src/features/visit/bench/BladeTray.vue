@@ -157,6 +157,7 @@ useKeys(
   font-size: 1.1rem;
   padding: 0;
   line-height: 1.1;
+  white-space: nowrap;
 }
 .blade.suggested {
   border-width: 3px;
@@ -205,6 +206,12 @@ useKeys(
   bottom: 2px;
   font-size: 0.75rem;
   font-weight: 400;
+}
+@media (max-width: 1100px) {
+  .blade {
+    font-size: 1rem;
+    letter-spacing: -0.02em;
+  }
 }
 @media (max-width: 600px) {
   .blades {
