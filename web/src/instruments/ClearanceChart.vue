@@ -4,19 +4,10 @@ import { extent } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
 import { computed, ref, useTemplateRef } from 'vue'
-import { day } from '../shared/figures/days'
 import { hours } from '../shared/figures/hours'
 import type { Figures } from '../shared/figures/useFigures'
+import { marksOf, runsOf, type SeriesVisit } from './clearanceSeries'
 
-/** A visit of the series: as found, as left. */
-interface Visit {
-  hours: number
-  date: string
-  foundMm: number | null
-  leftMm: number | null
-  excluded: boolean
-  partChanged: boolean
-}
 /** A step of the forecast, hours from now. */
 interface Step {
   hours: number
@@ -27,7 +18,7 @@ interface Step {
 
 /** Clearance against engine hours: the saw-tooth of runs, the window, the forecast as a fan. Everything drawn comes as it is from the core. */
 const props = defineProps<{
-  series: Visit[]
+  series: SeriesVisit[]
   fan: Step[]
   totalHours: number
   minMm?: number | null
@@ -66,19 +57,12 @@ const y = computed(() => {
 })
 const at = (mm: number) => y.value(props.figures.scaled(mm))
 
-/** Runs: each begins where the point was set, and goes on through every figure found before the next setting. */
 const runs = computed(() => {
-  const all: [number, number][][] = [[]]
-  for (const v of visits.value) {
-    if (v.partChanged) all.push([])
-    if (v.foundMm !== null && !v.excluded) all.at(-1)!.push([v.hours, v.foundMm])
-    if (v.leftMm !== null) all.push([[v.hours, v.leftMm]])
-  }
   const path = line<[number, number]>(
     (d) => x.value(d[0]),
     (d) => at(d[1]),
   )
-  return all.filter((run) => run.length > 1).map((run) => path(run))
+  return runsOf(visits.value).map((run) => path(run))
 })
 const fanArea = computed(() =>
   area<Step>()
@@ -95,40 +79,7 @@ const fanMean = computed(() => {
     (d) => at(d[1]),
   )([...start, ...props.fan.map((f): [number, number] => [props.totalHours + f.hours, f.meanMm])])
 })
-const state = (mm: number) =>
-  props.minMm != null && mm < props.minMm ? 'tight' : props.maxMm != null && mm > props.maxMm ? 'loose' : ''
-const marks = computed(() =>
-  visits.value.flatMap((v) => {
-    const when = `${day(v.date)}, ${hours(v.hours)} h`
-    const found =
-      v.foundMm === null
-        ? []
-        : [
-            {
-              key: `${v.date}${v.hours}f`,
-              isRing: true,
-              mm: v.foundMm,
-              hours: v.hours,
-              excluded: v.excluded,
-              says: `${when}: found ${props.figures.withUnit(v.foundMm)}${state(v.foundMm) ? `, ${state(v.foundMm)}` : ''}${v.excluded ? ', left out of the rate' : ''}`,
-            },
-          ]
-    const left =
-      v.leftMm === null
-        ? []
-        : [
-            {
-              key: `${v.date}${v.hours}l`,
-              isRing: false,
-              mm: v.leftMm,
-              hours: v.hours,
-              excluded: false,
-              says: `${when}: left ${props.figures.withUnit(v.leftMm)}`,
-            },
-          ]
-    return [...found, ...left]
-  }),
-)
+const marks = computed(() => marksOf(visits.value, props, props.figures))
 const told = ref('')
 const ticks = computed(() => x.value.ticks(Math.max(2, Math.floor(width.value / 120))))
 </script>
@@ -179,7 +130,7 @@ const ticks = computed(() => x.value.ticks(Math.max(2, Math.floor(width.value / 
         tabindex="0"
         role="img"
         :aria-label="m.says"
-        :class="[m.isRing ? 'ring' : 'dot', state(m.mm) ? `is-${state(m.mm)}` : '', { out: m.excluded }]"
+        :class="[m.isRing ? 'ring' : 'dot', m.side ? `is-${m.side}` : '', { out: m.excluded }]"
         @mouseenter="told = m.says"
         @focus="told = m.says"
         @click="told = m.says"

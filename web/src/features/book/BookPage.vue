@@ -62,6 +62,9 @@ const revising = ref(false)
             <section class="plate plate-strong p-3">
               <div class="d-flex justify-content-between gap-2 flex-wrap">
                 <h2>{{ type.data.value.code }}: {{ methodNames[type.data.value.method].toLowerCase() }}</h2>
+                <RouterLink class="btn btn-plain" :to="{ name: 'yard', query: { add: type.data.value.id } }"
+                  >Add an engine of this type</RouterLink
+                >
                 <RouterLink class="btn btn-plain" :to="{ name: 'new-type', query: { copy: type.data.value.id } }"
                   >Copy as a new type</RouterLink
                 >
@@ -78,7 +81,7 @@ const revising = ref(false)
                 :arcs="type.data.value.plan.openArcs"
                 :stops="type.data.value.plan.stops"
               />
-              <PlanText :plan="type.data.value.plan" />
+              <PlanText :plan="type.data.value.plan" :points="type.data.value.points" />
             </section>
             <div>
               <section class="plate p-3 mb-2">

@@ -101,7 +101,7 @@ const soon = computed(() => {
             :arcs="preview.data.value.plan.openArcs"
             :stops="preview.data.value.plan.stops"
           />
-          <PlanText :plan="preview.data.value.plan" />
+          <PlanText :plan="preview.data.value.plan" :points="preview.data.value.points" />
         </div>
       </section>
     </form>

@@ -1,9 +1,17 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
-import { letterOf } from '../../shared/words/points'
 
 /** A turning plan as it is called out: stop by stop, what to turn, what to set, and what cannot be set. */
-defineProps<{ plan: Schemas['TurningPlanResponse'] }>()
+const props = defineProps<{
+  plan: Schemas['TurningPlanResponse']
+  /** The type's points, whose order along the heads is the order at the engine too. */
+  points: { cylinder: number; kind: string; label: string }[]
+}>()
+const labels = (stop: Schemas['StopResponse']) =>
+  props.points
+    .filter((p) => stop.set.some((s) => s.cylinder === p.cylinder && s.kind === p.kind))
+    .map((p) => p.label)
+    .join('  ')
 const least = (stop: Schemas['StopResponse']) => {
   const margins = stop.set.map((p) => p.marginDeg).filter((m): m is number => m !== null && m !== undefined)
   return margins.length ? Math.round(Math.min(...margins)) : null
@@ -19,7 +27,7 @@ const least = (stop: Schemas['StopResponse']) => {
         · {{ stop.sign }}
       </p>
       <p class="figure mb-2">
-        {{ stop.set.map((p) => `${p.cylinder}${letterOf(p.kind)}`).join('  ') || 'nothing' }}
+        {{ labels(stop) || 'nothing' }}
         <span v-if="least(stop) !== null" class="soft small">at least {{ least(stop) }}° to spare</span>
       </p>
     </li>

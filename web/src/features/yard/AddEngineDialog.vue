@@ -16,6 +16,10 @@ import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { machineNames } from '../../shared/words/machines'
 
+const props = defineProps<{
+  /** The type it is to be of, where somebody came from the book. */
+  ofType?: string
+}>()
 const shown = defineModel<boolean>({ required: true })
 const router = useRouter()
 const types = useQuery(() => ({ ...queries.types(), enabled: shown.value }))
@@ -31,9 +35,14 @@ const typed = reactive({
   meter: '',
 })
 // A fleet with one type asks nobody which.
-watch([types.data, shown], ([all]) => {
-  if (!typed.type && all?.length === 1) typed.type = all[0]!.id
-})
+watch(
+  [types.data, shown],
+  ([all]) => {
+    if (props.ofType && shown.value) typed.type = props.ofType
+    else if (!typed.type && all?.length === 1) typed.type = all[0]!.id
+  },
+  { immediate: true },
+)
 const form = useForm({
   check: () => ({
     name: !typed.name.trim() && 'Give it the name it has in the yard.',

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { queries } from '../../api/queries'
+import { useAddressed } from '../../shared/address/useAddressed'
 import { useTitle } from '../../shared/address/useTitle'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
@@ -21,7 +22,10 @@ import YardTools from './YardTools.vue'
 const yard = useQuery(() => queries.yard())
 const router = useRouter()
 const figures = useFigures()
-const adding = ref(false)
+const add = useAddressed('add')
+const adding = ref(!!add.value)
+watch(add, (type) => type && (adding.value = true))
+watch(adding, (open) => !open && add.value && (add.value = ''))
 const picked = ref(-1)
 const shown = ref(60)
 const rows = computed(() => yard.data.value?.engines ?? [])
@@ -116,7 +120,7 @@ useKeys(
           >
         </div>
       </template>
-      <AddEngineDialog v-model="adding" />
+      <AddEngineDialog v-model="adding" :of-type="add" />
     </main>
   </Loaded>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import type { Entry } from '../../../offline/entries'
 import { useTitle } from '../../../shared/address/useTitle'
 import { isTyping, useKeys } from '../../../shared/keys/keys'
@@ -21,6 +21,7 @@ import PointList from './PointList.vue'
 import PointPanel from './PointPanel.vue'
 import SignStep from './SignStep.vue'
 import TickList from './TickList.vue'
+import { useFocusNext } from './useFocusNext'
 import { useSteps } from './useSteps'
 import { useVisit } from './useVisit'
 
@@ -49,27 +50,15 @@ watch(
   },
 )
 /** What a step of its own says beside its field is not said again above everything. */
+const besideItsField = ['conditionStated', 'tried', 'figureRead', 'kept', 'signed', 'abandoned']
 const banner = computed(() => {
   const t = trouble.value
-  return t && !['conditionStated', 'tried', 'figureRead', 'kept', 'signed', 'abandoned'].includes(t.entry.kind)
-    ? t
-    : null
+  return t && !besideItsField.includes(t.entry.kind) ? t : null
 })
 const findsStop = computed(
   () => stop.value && !stop.value.proved && !stop.value.done && !closed.value && !pickedPoint.value,
 )
-// The focus goes to what comes next, unless somebody is at another place of the screen.
-watch(
-  () => `${String(step.value)} ${findsStop.value} ${current.value?.label}`,
-  async () => {
-    await nextTick()
-    const at = document.activeElement
-    if (!at || at === document.body || !document.contains(at) || middle.value?.contains(at))
-      (
-        middle.value?.querySelector<HTMLElement>('[data-first]') ?? middle.value?.querySelector<HTMLElement>('h1')
-      )?.focus()
-  },
-)
+useFocusNext(middle, () => `${String(step.value)} ${findsStop.value} ${current.value?.label}`)
 
 /** Without a person on the bench nothing is written down under somebody's name. */
 function say(...entries: Entry[]) {
@@ -246,7 +235,6 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
 @media (max-width: 700px) {
   .bench {
     grid-template-columns: minmax(0, 1fr);
-    padding: 8px;
   }
   .middle {
     order: -1;
