@@ -59,6 +59,7 @@ public sealed class NewcomerTests : IDisposable
     }
 
     [Fact]
+    [Trait("Length", "long")]
     public void A_whole_visit_is_done_by_keyboard_alone()
     {
         SetUp();

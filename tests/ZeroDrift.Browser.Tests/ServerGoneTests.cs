@@ -41,6 +41,7 @@ public sealed class ServerGoneTests : IDisposable
     }
 
     [Fact]
+    [Trait("Length", "long")]
     public void A_form_sent_to_a_server_that_is_gone_keeps_all_that_was_typed()
     {
         screen.Open("/");
