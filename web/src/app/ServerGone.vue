@@ -20,8 +20,10 @@ async function ask() {
     goneSince.value ??= Date.now()
   }
 }
-useIntervalFn(() => goneSince.value !== null && void ask(), 2_000)
-useIntervalFn(() => goneSince.value === null && void ask(), 10_000)
+useIntervalFn(
+  ask,
+  computed(() => (goneSince.value === null ? 10_000 : 2_000)),
+)
 watch(goneSince, (now, before) => {
   if (now === null && before !== null) void client.invalidateQueries()
 })

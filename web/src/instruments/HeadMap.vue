@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { kindWord, letterOf } from '../shared/words/points'
+import { banksOf } from './banksOf'
 
 /** The heads from above: cylinders and lash points where they sit, FRONT to the left, one row a bank; every point a key as large as a thumb. */
 export interface HeadPoint {
@@ -22,16 +23,7 @@ const props = defineProps<{
 }>()
 defineEmits<{ pick: [label: string] }>()
 
-const banks = computed(() => {
-  const out: { cylinder: number; points: HeadPoint[] }[][] = []
-  for (const point of [...props.points].sort((a, b) => a.bank - b.bank || a.along - b.along)) {
-    const bank = (out[point.bank] ??= [])
-    const last = bank.at(-1)
-    if (last?.cylinder === point.cylinder) last.points.push(point)
-    else bank.push({ cylinder: point.cylinder, points: [point] })
-  }
-  return out.filter(Boolean)
-})
+const banks = computed(() => banksOf(props.points))
 /** What the letter and the figure leave unsaid. */
 const more = (p: HeadPoint) =>
   [kindWord(p.kind), p.place, p.state && p.state !== 'inWindow' ? p.state : ''].filter(Boolean).join(', ')

@@ -13,6 +13,7 @@ import Field from '../../shared/fields/Field.vue'
 import NumberField from '../../shared/fields/NumberField.vue'
 import PersonField from '../../shared/fields/PersonField.vue'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import { useMe } from '../../shared/fields/useMe'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { usePreferences } from '../../shared/preferences'
@@ -26,7 +27,6 @@ const router = useRouter()
 const preferences = usePreferences()
 const types = useQuery(() => ({ ...queries.types(), enabled: shown.value }))
 const machines = useQuery(() => ({ ...queries.machines(), enabled: shown.value }))
-const people = useQuery(() => queries.people())
 const change = useWrite(writes.changeEngine)
 const id = computed(() => props.engine.row.engineId)
 
@@ -41,7 +41,7 @@ const now = () => ({
   why: '',
 })
 const typed = reactive(now())
-const who = () => people.data.value?.find((p) => p.id === preferences.person)?.name
+const who = useMe()
 
 const form = useForm({
   check: () => ({

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useFigures } from '../../shared/figures/useFigures'
+import { banksOf } from '../../instruments/banksOf'
 import GapStrip from '../../instruments/GapStrip.vue'
 import { letterOf } from '../../shared/words/points'
 import VerdictMark from '../../instruments/VerdictMark.vue'
@@ -11,16 +12,7 @@ const props = defineProps<{ points: Point[]; picked?: string }>()
 defineEmits<{ pick: [label: string] }>()
 const figures = useFigures()
 
-const banks = computed(() => {
-  const out: { cylinder: number; points: Point[] }[][] = []
-  for (const point of [...props.points].sort((a, b) => a.bank - b.bank || a.along - b.along)) {
-    const bank = (out[point.bank] ??= [])
-    const last = bank.at(-1)
-    if (last?.cylinder === point.cylinder) last.points.push(point)
-    else bank.push({ cylinder: point.cylinder, points: [point] })
-  }
-  return out
-})
+const banks = computed(() => banksOf(props.points))
 const letter = (p: Point) => letterOf(p.kind) + (p.place ? ` ${p.place[0]}` : '')
 /** What a figure rests on, for whoever asks. */
 const says = (p: Point) =>

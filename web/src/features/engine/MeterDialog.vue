@@ -2,11 +2,9 @@
 import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { useQuery } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
-import { queries } from '../../api/queries'
 import { useWrite, writes } from '../../api/writes'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
@@ -14,17 +12,15 @@ import NumberField from '../../shared/fields/NumberField.vue'
 import { day, today } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import { useMe } from '../../shared/fields/useMe'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
-import { usePreferences } from '../../shared/preferences'
 
 const props = defineProps<{ engineId: string; readings: Schemas['MeterReadingResponse'][] }>()
 const shown = defineModel<boolean>({ required: true })
-const preferences = usePreferences()
-const people = useQuery(() => queries.people())
 const read = useWrite(writes.readMeter)
 const correct = useWrite(writes.correctMeter)
-const me = () => people.data.value?.find((p) => p.id === preferences.person)?.name ?? null
+const me = useMe()
 const fresh = () => ({ id: newId(), hours: '', date: today(), replaced: false, newShows: '0', why: '' })
 const typed = reactive(fresh())
 /** The reading that is put right. */
