@@ -103,7 +103,7 @@ async function putAway() {
     focus="form input, form select"
   >
     <form novalidate @submit.prevent="form.submit">
-      <div class="two">
+      <div class="two-columns">
         <Field v-slot="{ bind }" name="name" label="Name in the yard">
           <BFormInput v-bind="bind" v-model="typed.name" autofocus />
         </Field>
@@ -149,16 +149,3 @@ async function putAway() {
     <EngineChanges v-if="shown" :id="id" class="mt-3" />
   </BModal>
 </template>
-
-<style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0 1rem;
-}
-@media (max-width: 600px) {
-  .two {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

@@ -42,7 +42,7 @@ async function put(person: Schemas['PersonResponse'], archived: boolean) {
   <section class="plate p-3">
     <h2>People</h2>
     <p class="small soft">Offered wherever somebody measures, sets or signs.</p>
-    <ul class="list">
+    <ul class="plain-list">
       <li v-for="p in people.data.value ?? []" :key="p.id">
         <span :class="{ soft: p.archived }">{{ p.name }}{{ p.archived ? ', put away' : '' }}</span>
         <button
@@ -65,11 +65,6 @@ async function put(person: Schemas['PersonResponse'], archived: boolean) {
 </template>
 
 <style scoped>
-.list {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
 li {
   display: flex;
   justify-content: space-between;

@@ -31,7 +31,7 @@ const form = useForm({
   <section class="plate p-3">
     <h2>Sites</h2>
     <p class="small soft">Where machines stand. A site’s own time zone says what is today there.</p>
-    <ul class="list">
+    <ul class="plain-list">
       <li v-for="s in sites.data.value ?? []" :key="s.id">
         <div class="line">
           <span
@@ -55,11 +55,6 @@ const form = useForm({
 </template>
 
 <style scoped>
-.list {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
 li {
   padding: 0.2rem 0;
   border-top: 1px solid var(--hairline);

@@ -88,7 +88,7 @@ watch(shown, () => form.clear())
           <option v-for="t in types.data.value ?? []" :key="t.id" :value="t.id">{{ t.code }} · {{ t.name }}</option>
         </BFormSelect>
       </Field>
-      <div class="two">
+      <div class="two-columns">
         <Field v-slot="{ bind }" name="machine" label="It drives a">
           <BFormSelect v-bind="bind" v-model="typed.machine">
             <option v-for="(name, key) in machineNames" :key="key" :value="key">{{ name.toLowerCase() }}</option>
@@ -116,16 +116,3 @@ watch(shown, () => form.clear())
     </form>
   </BModal>
 </template>
-
-<style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0 1rem;
-}
-@media (max-width: 500px) {
-  .two {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

@@ -136,15 +136,6 @@ useKeys(keys, (event) => {
 </template>
 
 <style scoped>
-.verdict {
-  font-size: 1.35rem;
-  font-weight: 700;
-  margin: 0.1rem 0;
-  display: flex;
-  gap: 0.6rem;
-  align-items: center;
-  flex-wrap: wrap;
-}
 .advice {
   border-top: 1px solid var(--hairline);
   padding-top: 0.5rem;

@@ -46,14 +46,3 @@ const figures = useFigures()
     </div>
   </div>
 </template>
-
-<style scoped>
-.verdict {
-  font-size: 1.35rem;
-  font-weight: 700;
-  display: flex;
-  gap: 0.6rem;
-  align-items: center;
-  flex-wrap: wrap;
-}
-</style>

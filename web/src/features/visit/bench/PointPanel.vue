@@ -127,15 +127,6 @@ const moved = computed(() => {
   font-size: 2.3rem;
   line-height: 1.1;
 }
-.verdict {
-  font-size: 1.35rem;
-  font-weight: 700;
-  margin: 0.1rem 0;
-  display: flex;
-  gap: 0.6rem;
-  align-items: center;
-  flex-wrap: wrap;
-}
 .found {
   margin-top: 0.4rem;
 }
