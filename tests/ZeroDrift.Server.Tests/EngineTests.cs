@@ -113,15 +113,29 @@ public sealed class EngineTests : IDisposable
     [Fact]
     public async Task The_fleet_sets_its_risk_and_tolerance_and_refuses_nonsense()
     {
-        var (good, fleet) = await server.PutAsync("/api/fleet", new { name = "Harbour", risk = 0.1, toleranceTightMm = 0.02, toleranceLooseMm = 0.06, timeZone = "UTC" });
+        var (good, fleet) = await server.PutAsync("/api/fleet", new { name = "Harbour", risk = 0.1, toleranceTightMm = 0.02, toleranceLooseMm = 0.06, feelSdMm = 0.008, timeZone = "UTC" });
         var (bad, body) = await server.PutAsync("/api/fleet", new { name = "Harbour", risk = 7 });
         var (zone, zoneBody) = await server.PutAsync("/api/fleet", new { name = "Harbour", timeZone = "Nowhere/Land" });
 
         Assert.Equal((HttpStatusCode.OK, 0.1), (good, fleet.GetProperty("risk").GetDouble()));
+        Assert.Equal(0.008, fleet.GetProperty("feelSdMm").GetDouble());
         Assert.Equal((HttpStatusCode.BadRequest, HttpStatusCode.BadRequest), (bad, zone));
         Assert.NotEmpty(body.Sentence("risk"));
         Assert.NotEmpty(zoneBody.Sentence("timeZone"));
         Assert.Equal("Harbour", (await server.GetAsync("/api/due")).GetProperty("fleet").GetString());
+    }
+
+    [Fact]
+    public async Task A_coarser_feel_stands_behind_every_bladed_figure_of_a_visit_opened_afterwards()
+    {
+        await server.PutAsync("/api/fleet", new { name = "Harbour", feelSdMm = 0.008 });
+        var twin = await (await new TwinEngine(server).AddAsync()).OpenAsync();
+        var reading = Guid.CreateVersion7();
+        await twin.SendAsync(twin.Entry("tried", new { reading, point = "1I", stage = "asFound", blades = new[] { "0.20" }, unit = "mm", feel = "drag", unproved = true }));
+        var visit = await server.GetAsync($"/api/visits/{twin.VisitId}");
+
+        var draft = visit.GetProperty("sheet").GetProperty("points").EnumerateArray().First(p => p.GetProperty("label").GetString() == "1I").GetProperty("foundDraft");
+        Assert.Equal(0.008, draft.GetProperty("standardUncertaintyMm").GetDouble(), 9);
     }
 
     [Fact]

@@ -66,6 +66,15 @@ public sealed class LogbookTests : IDisposable
     }
 
     [Fact]
+    public async Task An_engine_the_yard_does_not_have_is_named_once_with_its_highest_hours()
+    {
+        var (_, report) = await server.PostFileAsync("/api/logbook/preview", Header + "New pump,2024-03-01,500,1,E,0.4,,mm\nNew pump,2025-03-01,900,1,E,0.4,,mm\n");
+
+        var missing = Assert.Single(report.GetProperty("missingEngines").EnumerateArray());
+        Assert.Equal(("New pump", 2, 900.0), (missing.GetProperty("engine").GetString(), missing.GetProperty("rows").GetInt32(), missing.GetProperty("hours").GetDouble()));
+    }
+
+    [Fact]
     public async Task Good_rows_come_in_only_when_asked()
     {
         await new TwinEngine(server).AddAsync();

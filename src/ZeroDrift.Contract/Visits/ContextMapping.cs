@@ -19,6 +19,7 @@ public static class ContextMapping
         Expected = record.Expected.Where(e => e is { ClearanceMm: not null, StandardUncertaintyMm: not null }).ToDictionary(e => e.Point, e => new ExpectedFigure(e.ClearanceMm!.Value, e.StandardUncertaintyMm!.Value), StringComparer.Ordinal),
         ColdMaxC = record.Type.ColdMaxC,
         DialConversion = record.Type.DialConversion,
+        FeelSdMm = record.FeelSdMm,
         Meter = record.Meter is { } m ? new ContextMeter(m.Date, EngineHours.Of(m.ShownHours, "meter.shownHours"), m.OffsetHours) : null,
         AwaitingVisit = record.Awaiting?.VisitId,
         Awaiting = [.. (record.Awaiting?.Points ?? []).Select(p => new AwaitingPoint(p.Point, p.Found.ToCore()))],

@@ -21,6 +21,9 @@ public sealed record ContextRecord
     public required IReadOnlyList<ExpectedRecord> Expected { get; init; }
     public required string Foremost { get; init; }
     public double FleetRisk { get; init; } = 0.05;
+
+    /// <summary>Repeatability of feel where a person's own is not known, mm.</summary>
+    public double FeelSdMm { get; init; } = Core.Measuring.Reading.DefaultFeelSdMm;
     public ContextMeterRecord? Meter { get; init; }
     public AwaitingRecord? Awaiting { get; init; }
     public IReadOnlyList<MarkRecord> Marks { get; init; } = [];

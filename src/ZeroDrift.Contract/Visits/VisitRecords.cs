@@ -26,6 +26,16 @@ public sealed record CorrectionRecord(Guid Entry, string Why, Guid By, DateTimeO
 
 public sealed record SignedRecord(Guid By, DateTimeOffset At, string? Remark);
 
+/// <summary>A second person's reading of one point.</summary>
+public sealed record SecondReadingRecord(string Point, double? EstimateMm, double? LowerMm, double? UpperMm);
+
+/// <summary>Measured again and signed beside the first.</summary>
+public sealed record CountersignatureRecord(Guid By, DateTimeOffset At, IReadOnlyList<SecondReadingRecord> Readings)
+{
+    public static CountersignatureRecord Of(Countersigned entry) =>
+        new(entry.By, entry.At, [.. entry.Readings.Select(r => (r.Point, r.Reading)).Select(r => new SecondReadingRecord(r.Point, r.Reading.EstimateMm, r.Reading.LowerMm, r.Reading.UpperMm))]);
+}
+
 /// <summary>A visit folded: what a screen shows.</summary>
 public sealed record VisitRecord
 {
@@ -45,6 +55,7 @@ public sealed record VisitRecord
     public required IReadOnlyList<Guid> Late { get; init; }
     public required IReadOnlyList<RefusedRecord> Refused { get; init; }
     public required IReadOnlyList<CorrectionRecord> Corrections { get; init; }
+    public required IReadOnlyList<CountersignatureRecord> Countersignatures { get; init; }
     public SignedRecord? Signed { get; init; }
     public string? ContextId { get; init; }
     public string? ContextAsked { get; init; }
@@ -70,6 +81,7 @@ public sealed record VisitRecord
         Late = visit.Late,
         Refused = [],
         Corrections = [.. visit.Corrections.Select(c => new CorrectionRecord(c.Entry, c.Why, c.By, c.At))],
+        Countersignatures = [.. visit.Countersignatures.Select(CountersignatureRecord.Of)],
         Signed = visit.Signed is { } s ? new SignedRecord(s.By, s.At, s.Remark) : null,
         ContextAsked = null,
     };

@@ -7,12 +7,12 @@ namespace ZeroDrift.Core.Visits;
 public sealed class ReadingWork
 {
     private readonly List<Tried> tries = [];
-    private readonly double? dialConversion;
+    private readonly VisitContext context;
     private bool figureLast;
 
-    internal ReadingWork(FigureEntry first, double? dialConversion)
+    internal ReadingWork(FigureEntry first, VisitContext context)
     {
-        (Id, Point, Stage, this.dialConversion) = (first.Reading, first.Point, first.Stage, dialConversion);
+        (Id, Point, Stage, this.context) = (first.Reading, first.Point, first.Stage, context);
     }
 
     /// <summary>Its identifier.</summary>
@@ -49,9 +49,9 @@ public sealed class ReadingWork
     /// <exception cref="BadInputException">Blades that contradict each other, or a figure that is none.</exception>
     public Reading Value()
     {
-        if (figureLast && Figure is { } figure) return OfFigure(figure, dialConversion);
+        if (figureLast && Figure is { } figure) return OfFigure(figure, context.DialConversion);
         if (tries.FindLast(t => t.CorrectedFigure is not null) is { } corrected) return WrittenFigure.Parse(corrected.CorrectedFigure!, corrected.Unit, "figure");
-        return tries.Count == 0 ? Reading.Nothing : Reading.FromBlades([.. tries.Select(t => t.Trial)]);
+        return tries.Count == 0 ? Reading.Nothing : Reading.FromBlades([.. tries.Select(t => t.Trial)], context.FeelSdOf(tries[^1].By));
     }
 
     /// <summary>The same, or nothing where it contradicts itself.</summary>

@@ -1,6 +1,7 @@
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Core.Visits;
 
@@ -109,6 +110,12 @@ public sealed record VisitContext
     /// <summary>Clearance per dial travel; null where the type gives none.</summary>
     public double? DialConversion { get; init; }
 
+    /// <summary>Repeatability of feel where a person's own is not known, mm.</summary>
+    public double FeelSdMm { get; init; } = Reading.DefaultFeelSdMm;
+
+    /// <summary>Repeatability of feel of those whose own is known, mm.</summary>
+    public IReadOnlyDictionary<Guid, double> OwnFeelSdMm { get; init; } = new Dictionary<Guid, double>();
+
     /// <summary>The last look at the meter; null where there was none.</summary>
     public ContextMeter? Meter { get; init; }
 
@@ -120,6 +127,9 @@ public sealed record VisitContext
 
     /// <summary>The demands of a condition, else the usual ones.</summary>
     public ContextDemands? For(SpecCondition? condition) => Demands.FirstOrDefault(d => d.Condition == condition) ?? (Demands.Count > 0 ? Demands[0] : null);
+
+    /// <summary>How well somebody's feel repeats, mm.</summary>
+    public double FeelSdOf(Guid person) => OwnFeelSdMm.TryGetValue(person, out var own) ? own : FeelSdMm;
 
     /// <summary>The stops of a school, worked out once.</summary>
     /// <exception cref="BadInputException">A school this engine does not allow.</exception>

@@ -127,7 +127,7 @@ internal sealed class VisitFold
         if (PointOf(e.Point) is not { } point) return;
         if (!readings.TryGetValue(e.Reading, out var reading))
         {
-            readings[e.Reading] = reading = new ReadingWork(e, Context.DialConversion);
+            readings[e.Reading] = reading = new ReadingWork(e, Context);
             point.Add(reading);
         }
         reading.Add(e);

@@ -10,5 +10,8 @@ public sealed class FleetRow
     /// <summary>Added to a book's single figure; null: 0.025 mm or 1 thou, by what the book speaks.</summary>
     public double? ToleranceTightMm { get; set; }
     public double? ToleranceLooseMm { get; set; }
+
+    /// <summary>Repeatability of feel where a person's own is not known, mm.</summary>
+    public double FeelSdMm { get; set; } = Core.Measuring.Reading.DefaultFeelSdMm;
     public string TimeZone { get; set; } = "UTC";
 }

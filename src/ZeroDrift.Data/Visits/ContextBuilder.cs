@@ -63,6 +63,7 @@ public static class ContextBuilder
             Expected = [],
             Foremost = Cautions.Foremost,
             FleetRisk = fleet.Risk,
+            FeelSdMm = fleet.FeelSdMm,
         };
     }
 

@@ -8,7 +8,7 @@ using ZeroDrift.Server.Outlooks;
 
 namespace ZeroDrift.Server.Fleet;
 
-public sealed record FleetSettings(string? Name, double? Risk, double? ToleranceTightMm, double? ToleranceLooseMm, string? TimeZone);
+public sealed record FleetSettings(string? Name, double? Risk, double? ToleranceTightMm, double? ToleranceLooseMm, double? FeelSdMm, string? TimeZone);
 
 internal static class FleetEndpoints
 {
@@ -31,6 +31,7 @@ internal static class FleetEndpoints
             row.Risk = Given.InRange(settings.Risk, 0.001, 0.5, "risk", "The risk") ?? row.Risk;
             row.ToleranceTightMm = Given.InRange(settings.ToleranceTightMm, 0.005, 1, "toleranceTightMm", "The tolerance on the tight side") ?? row.ToleranceTightMm;
             row.ToleranceLooseMm = Given.InRange(settings.ToleranceLooseMm, 0.005, 1, "toleranceLooseMm", "The tolerance on the loose side") ?? row.ToleranceLooseMm;
+            row.FeelSdMm = Given.InRange(settings.FeelSdMm, 0.001, 0.05, "feelSdMm", "The repeatability of feel") ?? row.FeelSdMm;
             if (settings.TimeZone is { } zone) row.TimeZone = FleetDay.Known(zone);
             await data.SaveChangesAsync();
             await day.ReadAsync(data);
@@ -40,5 +41,5 @@ internal static class FleetEndpoints
         return saved;
     }
 
-    private static FleetSettings Of(FleetRow row) => new(row.Name, row.Risk, row.ToleranceTightMm, row.ToleranceLooseMm, row.TimeZone);
+    private static FleetSettings Of(FleetRow row) => new(row.Name, row.Risk, row.ToleranceTightMm, row.ToleranceLooseMm, row.FeelSdMm, row.TimeZone);
 }

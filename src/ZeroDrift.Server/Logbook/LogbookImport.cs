@@ -41,6 +41,7 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
             Engines = [.. fresh.GroupBy(r => r.EngineRow!.Name).Select(g => new LogbookEngine(g.Key, g.Select(r => r.Date).Distinct().Count(), g.Count(), g.Min(r => r.Date), g.Max(r => r.Date)))],
             FirstRows = [.. fresh.Take(12).Select(r => new LogbookSample(r.Line, r.EngineRow!.Name, r.Date, r.Hours, r.PointName, r.FoundWritten, r.Found?.EstimateMm, r.LeftWritten, r.Left?.EstimateMm, r.Unit, r.Who, r.Remark))],
             BadRows = [.. bad.OrderBy(b => b.Line)],
+            MissingEngines = [.. file.Rows.Where(r => fleet.EngineOf(r.Engine) is null).GroupBy(r => NameKeys.Of(r.Engine)).Select(g => new MissingEngine(g.First().Engine, g.Count(), g.Max(r => r.Hours)))],
             Saved = save,
         };
         if (save && fresh.Count > 0) await new LogbookWriter(data, fleet, now).WriteAsync(visits.OrderBy(v => v.Key.Date).Select(v => v.ToList()));

@@ -46,8 +46,13 @@ public sealed record LogbookReport
     public required IReadOnlyList<LogbookEngine> Engines { get; init; }
     public required IReadOnlyList<LogbookSample> FirstRows { get; init; }
     public required IReadOnlyList<BadRow> BadRows { get; init; }
+
+    /// <summary>Engines the file names and the yard does not have, with the highest hours of each.</summary>
+    public required IReadOnlyList<MissingEngine> MissingEngines { get; init; }
     public required bool Saved { get; init; }
 }
+
+public sealed record MissingEngine(string Engine, int Rows, double Hours);
 
 public sealed record LogbookEngine(string Engine, int Visits, int Rows, DateOnly First, DateOnly Last);
 

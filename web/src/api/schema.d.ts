@@ -957,6 +957,11 @@ export interface components {
             foremost: string;
             /** Format: double */
             fleetRisk?: number;
+            /**
+             * Format: double
+             * @description Repeatability of feel where a person's own is not known, mm.
+             */
+            feelSdMm?: number;
             meter?: null | components["schemas"]["ContextMeterRecord"];
             awaiting?: null | components["schemas"]["AwaitingRecord"];
             marks?: components["schemas"]["MarkRecord"][];
@@ -1000,6 +1005,14 @@ export interface components {
             by: string;
             /** Format: date-time */
             at: string;
+        };
+        /** @description Measured again and signed beside the first. */
+        CountersignatureRecord: {
+            /** Format: uuid */
+            by: string;
+            /** Format: date-time */
+            at: string;
+            readings: components["schemas"]["SecondReadingRecord"][];
         };
         /** @enum {string} */
         Counting: "out" | "in";
@@ -1558,6 +1571,8 @@ export interface components {
             toleranceTightMm?: null | number;
             /** Format: double */
             toleranceLooseMm?: null | number;
+            /** Format: double */
+            feelSdMm?: null | number;
             timeZone?: null | string;
         };
         ForecastPointRequest: {
@@ -1791,6 +1806,8 @@ export interface components {
             engines: components["schemas"]["LogbookEngine"][];
             firstRows: components["schemas"]["LogbookSample"][];
             badRows: components["schemas"]["BadRow"][];
+            /** @description Engines the file names and the yard does not have, with the highest hours of each. */
+            missingEngines: components["schemas"]["MissingEngine"][];
             saved: boolean;
         };
         LogbookSample: {
@@ -1921,6 +1938,13 @@ export interface components {
             valveLiftMm?: null | number;
             /** Format: double */
             pitchMm?: null | number;
+        };
+        MissingEngine: {
+            engine: string;
+            /** Format: int32 */
+            rows: number;
+            /** Format: double */
+            hours: number;
         };
         /** @description A blade or a stack of the tray, as written on it. */
         NextBladeRecord: {
@@ -2232,6 +2256,16 @@ export interface components {
             sixteenths: number;
             degreesFirst: boolean;
             said: string;
+        };
+        /** @description A second person's reading of one point. */
+        SecondReadingRecord: {
+            point: string;
+            /** Format: double */
+            estimateMm: null | number;
+            /** Format: double */
+            lowerMm: null | number;
+            /** Format: double */
+            upperMm: null | number;
         };
         SeriesVisit: {
             /** Format: uuid */
@@ -2730,6 +2764,7 @@ export interface components {
             late: string[];
             refused: components["schemas"]["RefusedRecord"][];
             corrections: components["schemas"]["CorrectionRecord"][];
+            countersignatures: components["schemas"]["CountersignatureRecord"][];
             signed?: null | components["schemas"]["SignedRecord"];
             contextId?: null | string;
             contextAsked?: null | string;

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { onBeforeUnmount, onMounted, ref, watchEffect } from 'vue'
+import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { startSending } from '../offline/sender'
 import { usePreferences } from '../shared/preferences'
 import KeysDialog from './KeysDialog.vue'
+import Places from './Places.vue'
 import { bringEveryPage } from './router'
 import ServerGone from './ServerGone.vue'
 import Toasts from './Toasts.vue'
@@ -21,14 +22,14 @@ onMounted(() => {
 })
 onBeforeUnmount(() => stop())
 
-const places = [
-  { to: '/', text: 'Yard', names: ['yard', 'engine', 'record'] },
-  { to: '/at-the-engine', text: 'At the engine', names: ['visits', 'open'] },
-  { to: '/book', text: 'Book', names: ['book', 'new-type'] },
-  { to: '/pocket', text: 'Pocket', names: ['pocket'] },
-  { to: '/logbook', text: 'Logbook', names: ['logbook'] },
-  { to: '/settings', text: 'Settings', names: ['settings'] },
-]
+// Only a phone needs the drawer; nobody else loads it.
+const PlacesDrawer = defineAsyncComponent(() => import('./PlacesDrawer.vue'))
+const going = ref(false)
+const wentOnce = ref(false)
+function go() {
+  wentOnce.value = true
+  going.value = true
+}
 </script>
 
 <template>
@@ -41,26 +42,21 @@ const places = [
       </svg>
       Zero Drift
     </RouterLink>
-    <nav aria-label="Main">
-      <RouterLink
-        v-for="place in places"
-        :key="place.to"
-        :to="place.to"
-        :class="{ here: place.names.includes(String(route.name)) }"
-        :aria-current="place.names.includes(String(route.name)) ? 'page' : undefined"
-      >
-        {{ place.text }}
-      </RouterLink>
-    </nav>
+    <button type="button" class="drawer" aria-haspopup="dialog" :aria-expanded="going" @click="go">Go to</button>
+    <Places class="along" />
     <div class="settings">
       <button
         type="button"
-        :title="`Figures in ${preferences.unit}; press for ${preferences.unit === 'mm' ? 'thou' : 'mm'} first`"
+        :aria-label="`${preferences.unit}: press for ${preferences.unit === 'mm' ? 'thou' : 'mm'} first`"
         @click="preferences.toggleUnit()"
       >
         {{ preferences.unit }}
       </button>
-      <button type="button" title="Light or dim" @click="preferences.toggleTheme()">
+      <button
+        type="button"
+        :aria-label="preferences.theme === 'dark' ? 'dim: press for light' : 'light: press for dim'"
+        @click="preferences.toggleTheme()"
+      >
         {{ preferences.theme === 'dark' ? 'dim' : 'light' }}
       </button>
       <RouterLink to="/help" class="mark" aria-label="Help and glossary">?</RouterLink>
@@ -70,6 +66,7 @@ const places = [
   <div id="main">
     <RouterView />
   </div>
+  <PlacesDrawer v-if="wentOnce" v-model="going" />
   <KeysDialog v-model="keys" />
   <Toasts />
 </template>
@@ -102,27 +99,6 @@ const places = [
   text-decoration: none;
   white-space: nowrap;
 }
-nav {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 1.5rem;
-}
-nav a {
-  display: flex;
-  align-items: center;
-  min-height: 48px;
-  min-width: 44px;
-  color: var(--ink-soft);
-  text-decoration: none;
-  border-bottom: 4px solid transparent;
-  border-top: 4px solid transparent;
-  white-space: nowrap;
-}
-nav a.here {
-  color: var(--ink);
-  font-weight: 700;
-  border-bottom-color: var(--blue);
-}
 .settings {
   margin-left: auto;
   display: flex;
@@ -130,6 +106,7 @@ nav a.here {
   gap: 0.4rem;
 }
 .settings button,
+.drawer,
 .mark {
   display: inline-flex;
   align-items: center;
@@ -147,10 +124,22 @@ nav a.here {
     gap: 0 1rem;
     padding: 0 0.75rem;
   }
-  nav {
+  .along {
     order: 3;
     flex: 1 1 100%;
     gap: 0 1.1rem;
+  }
+}
+.drawer {
+  display: none !important;
+}
+@media (max-width: 600px) {
+  .along {
+    display: none !important;
+  }
+  .drawer {
+    align-self: center;
+    display: inline-flex !important;
   }
 }
 @media print {

@@ -5,8 +5,6 @@ import { queries } from '../../api/queries'
 import { useTitle } from '../../shared/address/useTitle'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { plural } from '../../shared/words/counts'
-import { kindWord } from '../../shared/words/points'
-import { day } from '../../shared/figures/days'
 import HeadMap from '../../instruments/HeadMap.vue'
 import LiftChart from '../../instruments/LiftChart.vue'
 import TypeFacts from '../../shared/facts/TypeFacts.vue'
@@ -14,6 +12,7 @@ import { adjusterNames } from '../../shared/words/valvetrains'
 import { methodNames } from '../../shared/words/methods'
 import PlanText from './PlanText.vue'
 import RevisionDialog from './RevisionDialog.vue'
+import RevisionTable from './RevisionTable.vue'
 
 const props = defineProps<{ id?: string }>()
 const list = useQuery(() => queries.types())
@@ -93,31 +92,7 @@ const revising = ref(false)
                   <h2>Revisions</h2>
                   <button type="button" class="btn btn-plain" @click="revising = true">Add a revision</button>
                 </div>
-                <table class="ledger mt-1">
-                  <thead class="caps">
-                    <tr>
-                      <th>Rev.</th>
-                      <th>From</th>
-                      <th>Figures</th>
-                      <th>Source</th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    <tr v-for="r in type.data.value.revisions" :key="r.id">
-                      <td>
-                        <strong>{{ r.revision }}</strong>
-                        <br />
-                        <span v-if="r.inForce" class="small">in force</span>
-                      </td>
-                      <td>{{ day(r.date) }}</td>
-                      <td class="figure small">
-                        <div v-for="f in r.figures" :key="f.kind">{{ kindWord(f.kind) }} {{ f.written }}</div>
-                        {{ r.condition }}
-                      </td>
-                      <td class="small">{{ r.source }}</td>
-                    </tr>
-                  </tbody>
-                </table>
+                <RevisionTable :revisions="type.data.value.revisions" />
               </section>
             </div>
             <RevisionDialog v-model="revising" :type="type.data.value" />

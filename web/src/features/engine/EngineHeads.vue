@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { vBTooltip } from 'bootstrap-vue-next/directives/BTooltip'
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useFigures } from '../../shared/figures/useFigures'
@@ -49,10 +50,10 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
           <button
             v-for="p in c.points"
             :key="p.id"
+            v-b-tooltip.hover.focus="says(p)"
             type="button"
             class="point"
             :class="[state(p) ? `is-${state(p)}` : '', { picked: p.label === picked }]"
-            :title="says(p)"
             :data-point="p.label"
             @click="$emit('pick', p.label)"
           >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BTable } from 'bootstrap-vue-next/components/BTable'
 import type { Schemas } from '../../api/client'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
@@ -6,9 +7,11 @@ import { useFigures } from '../../shared/figures/useFigures'
 import { jobWord } from '../../shared/words/jobs'
 import { verdictWords } from '../../shared/words/verdicts'
 
-defineProps<{ rows: Schemas['LedgerRow'][] }>()
+/** Every signed visit of an engine, the newest first. */
+type Row = Schemas['LedgerRow']
+defineProps<{ rows: Row[] }>()
 const figures = useFigures()
-const found = (row: Schemas['LedgerRow']) =>
+const found = (row: Row) =>
   row.tightest
     ? `${row.tightest} ${figures.withUnit(row.tightestMm)}, ${verdictWords[row.tightestState!]}`
     : row.measured
@@ -19,51 +22,53 @@ const answers: Record<string, string> = {
   warm: 'warm: left out of the rates',
   otherBlades: 'other blades: left out of the rates',
 }
+const note = (row: Row) =>
+  [answers[row.answer], row.remark, row.corrections ? `${row.corrections} corrected after signing` : '']
+    .filter(Boolean)
+    .join(' · ')
+const fields = [
+  { key: 'shownHours', label: 'Hours', tdClass: 'figure' },
+  { key: 'date', label: 'Date' },
+  { key: 'job', label: 'Job' },
+  { key: 'who', label: 'Who' },
+  { key: 'out', label: 'Found out' },
+  { key: 'worst', label: 'Worst found', tdClass: 'figure' },
+  { key: 'setCount', label: 'Set' },
+  { key: 'specRevision', label: 'Spec' },
+  { key: 'note', label: 'Note', tdClass: 'soft' },
+]
 </script>
 
 <template>
-  <section class="plate p-2 table-responsive">
+  <section class="plate p-2">
     <h2 class="px-2 pt-1">Ledger</h2>
     <p v-if="rows.length === 0" class="px-2 pt-2 mb-1">
       Nothing recorded yet. Start an overhead, or bring in an old logbook.
     </p>
-    <table v-else class="ledger">
-      <thead class="caps">
-        <tr>
-          <th>Hours</th>
-          <th>Date</th>
-          <th>Job</th>
-          <th>Who</th>
-          <th>Found out</th>
-          <th>Worst found</th>
-          <th>Set</th>
-          <th>Spec</th>
-          <th>Note</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.overheadId">
-          <td class="figure" :title="`${hours(row.totalHours ?? 0)} h in all`">{{ hours(row.shownHours ?? 0) }}</td>
-          <td>
-            <RouterLink :to="{ name: 'record', params: { id: row.overheadId } }">{{ day(row.date) }}</RouterLink>
-          </td>
-          <td>{{ jobWord(row.job) }}</td>
-          <td>{{ row.who }}</td>
-          <td>{{ row.measured ? `${row.outAsFound} of ${row.measured}` : '—' }}</td>
-          <td class="figure" :class="`is-${row.tightestState}`">
-            {{ found(row) }}
-          </td>
-          <td>{{ row.setCount }}</td>
-          <td>{{ row.specRevision }}</td>
-          <td class="soft">
-            {{
-              [answers[row.answer], row.remark, row.corrections ? `${row.corrections} corrected after signing` : '']
-                .filter(Boolean)
-                .join(' · ')
-            }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <BTable
+      v-else
+      :items="rows"
+      :fields="fields"
+      table-class="ledger"
+      thead-class="caps"
+      primary-key="overheadId"
+      responsive
+    >
+      <template #cell(shownHours)="{ item }">
+        {{ hours(item.shownHours ?? 0) }}
+        <span v-if="item.totalHours !== item.shownHours" class="soft small d-block"
+          >{{ hours(item.totalHours ?? 0) }} in all</span
+        >
+      </template>
+      <template #cell(date)="{ item }">
+        <RouterLink :to="{ name: 'record', params: { id: item.overheadId } }">{{ day(item.date) }}</RouterLink>
+      </template>
+      <template #cell(job)="{ item }">{{ jobWord(item.job) }}</template>
+      <template #cell(out)="{ item }">{{ item.measured ? `${item.outAsFound} of ${item.measured}` : '—' }}</template>
+      <template #cell(worst)="{ item }">
+        <span :class="`is-${item.tightestState}`">{{ found(item) }}</span>
+      </template>
+      <template #cell(note)="{ item }">{{ note(item) }}</template>
+    </BTable>
   </section>
 </template>

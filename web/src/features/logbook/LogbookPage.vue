@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { useQueryClient } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef } from 'vue'
 import { Refusal, sentence, type Schemas } from '../../api/client'
 import { sendLogbook } from '../../api/logbook'
+import { queries } from '../../api/queries'
 import { day } from '../../shared/figures/days'
-import { hours } from '../../shared/figures/hours'
-import { useFigures } from '../../shared/figures/useFigures'
 import { toast } from '../../shared/toasts/toasts'
 import { plural } from '../../shared/words/counts'
+import firstSample from '../../../../samples/first-logbook.csv?url'
+import BadRows from './BadRows.vue'
+import FirstRows from './FirstRows.vue'
+import MissingEngines from './MissingEngines.vue'
 
 const client = useQueryClient()
-const figures = useFigures()
+const types = useQuery(() => queries.types())
 const file = shallowRef<File | null>(null)
 const report = shallowRef<Schemas['LogbookReport'] | null>(null)
 const failure = ref<unknown>()
@@ -67,7 +70,8 @@ const understood = computed(() => {
       <p class="small mt-1 mb-2">
         The first line names the columns: {{ columns }}. Commas or semicolons, decimal point or comma, mm or thou. A
         figure may be written 0.31, or 0.30-0.35 (between two blades), or &lt;0.05 (no blade goes). Hours are total
-        engine hours. Nothing is saved until you say so.
+        engine hours. Nothing is saved until you say so. An engine the yard does not have yet is offered to be made.
+        <a :href="firstSample" download="first-logbook.csv">A small sample to try</a>: an inline four, two overheads.
       </p>
       <label class="btn btn-act">
         Choose a file…
@@ -123,62 +127,14 @@ const understood = computed(() => {
           </BButton>
         </template>
       </section>
-      <section v-if="report.badRows.length" class="plate p-2 mb-3 table-responsive">
-        <h2 class="px-2 pt-1 is-tight">{{ plural(report.badRows.length, 'row') }} cannot be taken</h2>
-        <table class="ledger">
-          <thead class="caps">
-            <tr>
-              <th>Line</th>
-              <th>Column</th>
-              <th>Why</th>
-              <th>Row</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="b in report.badRows.slice(0, 200)" :key="b.line">
-              <td class="figure">{{ b.line }}</td>
-              <td>{{ b.column }}</td>
-              <td>{{ b.message }}</td>
-              <td class="figure small soft">{{ b.text }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
-      <section v-if="report.firstRows.length && !report.saved" class="plate p-2 table-responsive">
-        <h2 class="px-2 pt-1">The first rows, as understood</h2>
-        <table class="ledger">
-          <thead class="caps">
-            <tr>
-              <th>Line</th>
-              <th>Engine</th>
-              <th>Date</th>
-              <th>Hours</th>
-              <th>Point</th>
-              <th>Found</th>
-              <th>Left</th>
-              <th>Unit</th>
-              <th>Who</th>
-              <th>Remark</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="r in report.firstRows" :key="r.line">
-              <td class="figure">{{ r.line }}</td>
-              <td>{{ r.engine }}</td>
-              <td>{{ day(r.date) }}</td>
-              <td class="figure">{{ hours(r.hours) }}</td>
-              <td>
-                <strong>{{ r.point }}</strong>
-              </td>
-              <td class="figure" :title="r.foundMm != null ? figures.withUnit(r.foundMm) : ''">{{ r.found }}</td>
-              <td class="figure">{{ r.left }}</td>
-              <td>{{ r.unit }}</td>
-              <td>{{ r.who }}</td>
-              <td class="soft small">{{ r.remark }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
+      <MissingEngines
+        v-if="report.missingEngines.length && !report.saved"
+        :engines="report.missingEngines"
+        :types="types.data.value?.length ?? 0"
+        @made="send('preview', 'Reading the file again…')"
+      />
+      <BadRows v-if="report.badRows.length" :rows="report.badRows" />
+      <FirstRows v-if="report.firstRows.length && !report.saved" :rows="report.firstRows" />
     </template>
   </main>
 </template>

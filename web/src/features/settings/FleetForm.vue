@@ -19,6 +19,7 @@ const typed = reactive({
   risk: String((props.fleet.risk ?? 0.05) * 100),
   tight: String(props.fleet.toleranceTightMm ?? ''),
   loose: String(props.fleet.toleranceLooseMm ?? ''),
+  feel: String(props.fleet.feelSdMm ?? ''),
 })
 const risk = computed(() => (typedNumber(typed.risk) ?? Number.NaN) / 100)
 const chance = computed(() => (risk.value > 0 && risk.value < 1 ? odds(risk.value) : ''))
@@ -29,6 +30,7 @@ const form = useForm({
     risk: notANumber(typed.risk) ?? (!chance.value && 'Give a chance between 0 and 100 %, such as 5.'),
     toleranceTightMm: notANumber(typed.tight),
     toleranceLooseMm: notANumber(typed.loose),
+    feelSdMm: notANumber(typed.feel),
   }),
   send: () =>
     change.mutateAsync({
@@ -37,6 +39,7 @@ const form = useForm({
       risk: risk.value,
       toleranceTightMm: typedNumber(typed.tight) ?? null,
       toleranceLooseMm: typedNumber(typed.loose) ?? null,
+      feelSdMm: typedNumber(typed.feel) ?? null,
     }),
   done: () => 'The fleet’s settings are changed.',
 })
@@ -62,7 +65,7 @@ const form = useForm({
       >
         <NumberField v-bind="bind" v-model="typed.risk" unit="%" />
       </Field>
-      <div class="two">
+      <div class="two-columns">
         <Field v-slot="{ bind }" name="toleranceTightMm" label="Tolerance, tight side">
           <NumberField v-bind="bind" v-model="typed.tight" unit="mm" placeholder="0.025" />
         </Field>
@@ -73,15 +76,15 @@ const form = useForm({
       <p class="small soft">
         Where a book gives one figure and no tolerance, this makes its window; it says so wherever it is shown.
       </p>
+      <Field
+        v-slot="{ bind }"
+        name="feelSdMm"
+        label="Feel repeats within"
+        hint="How far the same hand strays on the same gap, as a standard deviation. It stands behind every bladed figure of visits opened from now on."
+      >
+        <NumberField v-bind="bind" v-model="typed.feel" unit="mm" placeholder="0.005" />
+      </Field>
       <FormEnd>Keep these</FormEnd>
     </form>
   </section>
 </template>
-
-<style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0 1rem;
-}
-</style>

@@ -13,7 +13,7 @@ import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { plural } from '../../shared/words/counts'
 import { headline } from '../../shared/words/due'
-import AddEngineDialog from './AddEngineDialog.vue'
+import AddEngineDialog from '../../shared/engines/AddEngineDialog.vue'
 import FirstSteps from './FirstSteps.vue'
 import { useYardList } from './useYardList'
 import YardRow from './YardRow.vue'
@@ -120,7 +120,11 @@ useKeys(
           >
         </div>
       </template>
-      <AddEngineDialog v-model="adding" :of-type="add" />
+      <AddEngineDialog
+        v-model="adding"
+        :of-type="add"
+        @added="(engine) => router.push({ name: 'engine', params: { id: engine.row.engineId } })"
+      />
     </main>
   </Loaded>
 </template>
@@ -139,5 +143,11 @@ useKeys(
   text-transform: none;
   max-width: 400px;
   padding: 0 0 0 4px;
+}
+@media print {
+  /* Paper is narrow: every second hour stands. */
+  .scale span:nth-child(even) {
+    display: none;
+  }
 }
 </style>

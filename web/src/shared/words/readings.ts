@@ -1,7 +1,8 @@
 import type { Schemas } from '../../api/client'
 import { feelWords } from './verdicts'
 
-type Reading = Pick<Schemas['SheetReadingRecord'], 'lowerMm' | 'upperMm' | 'estimateMm' | 'tries'>
+type Reading = Pick<Schemas['SheetReadingRecord'], 'lowerMm' | 'upperMm' | 'estimateMm'> &
+  Partial<Pick<Schemas['SheetReadingRecord'], 'tries'>>
 
 /** A reading as a figure: 0.21, between 0.30 and 0.35, under 0.05; in short 0.30–0.35 and <0.05. */
 export function readingText(
@@ -12,7 +13,7 @@ export function readingText(
   if (!reading) return ''
   const { lowerMm: low, upperMm: high, estimateMm: mm } = reading
   // What drags is the figure, whatever was tried beside it.
-  const dragged = reading.tries.some((t) => t.feel === 'drag')
+  const dragged = reading.tries?.some((t) => t.feel === 'drag')
   const bracket =
     !dragged && low != null && high != null && high > low && mm != null && Math.abs((low + high) / 2 - mm) < 1e-9
   if (bracket) return short ? `${figure(low)}–${figure(high)}` : `between ${figure(low)} and ${figure(high)}`

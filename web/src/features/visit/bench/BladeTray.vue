@@ -94,17 +94,13 @@ useKeys(
         class="blade figure"
         :class="{ chosen: selected.includes(blade), suggested: suggest?.includes(blade) }"
         :aria-pressed="selected.includes(blade)"
-        :title="
-          suggest?.includes(blade)
-            ? suggest.length > 1
-              ? 'These two, stacked, decide soonest'
-              : 'This blade decides soonest'
-            : undefined
-        "
         @click="pick(blade)"
       >
         {{ blade }}
         <span class="felt">{{ feltAs(blade) }}</span>
+        <span v-if="suggest?.includes(blade)" class="visually-hidden">
+          {{ suggest.length > 1 ? 'these two, stacked, decide soonest' : 'this blade decides soonest' }}
+        </span>
       </button>
     </div>
     <div class="feels" role="group" aria-label="How did it feel?">

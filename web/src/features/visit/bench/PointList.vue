@@ -1,13 +1,16 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useFigures } from '../../../shared/figures/useFigures'
 import VerdictMark from '../../../instruments/VerdictMark.vue'
 import { readingText } from '../../../shared/words/readings'
 import type { Point, Sheet } from './useVisit'
 
-defineProps<{ view: Sheet; current?: string | null }>()
+const props = defineProps<{ view: Sheet; current?: string | null }>()
 defineEmits<{ pick: [label: string] }>()
 const figures = useFigures()
 const byLabel = (view: Sheet, label: string) => view.points.find((p) => p.label === label)!
+// A first visit has nothing to compare with.
+const known = computed(() => props.view.points.some((p) => p.beforeMm != null))
 const left = (p: Point) => {
   if (p.left) return readingText(p.left, figures.figure, true)
   if (p.outcome === 'leftAlone' && p.done) return readingText(p.found, figures.figure, true)
@@ -24,7 +27,7 @@ const left = (p: Point) => {
     <thead class="caps">
       <tr>
         <th>Point</th>
-        <th>Before</th>
+        <th v-if="known">Before</th>
         <th>Found</th>
         <th>Left</th>
         <th><span class="visually-hidden">State</span></th>
@@ -32,7 +35,7 @@ const left = (p: Point) => {
     </thead>
     <tbody v-for="stop in view.stops" :key="stop.index">
       <tr v-if="stop.index > 0">
-        <td colspan="5" class="soft small stop">
+        <td :colspan="known ? 5 : 4" class="soft small stop">
           stop {{ stop.index + 1
           }}{{
             stop.turnFromPreviousDeg === 360
@@ -52,7 +55,7 @@ const left = (p: Point) => {
         <td>
           <button type="button" class="pick" @click="$emit('pick', label)">{{ label }}</button>
         </td>
-        <td class="figure soft">
+        <td v-if="known" class="figure soft">
           {{ byLabel(view, label).beforeMm != null ? figures.rough(byLabel(view, label).beforeMm) : '' }}
         </td>
         <td class="figure" :class="`is-${byLabel(view, label).found?.state}`">

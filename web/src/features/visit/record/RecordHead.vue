@@ -24,7 +24,9 @@ defineProps<{ visit: Visit; sheet: Sheet; name: (id?: string | null) => string }
       ><template v-if="sheet.specRevision"> · judged by rev. {{ sheet.specRevision }}, {{ sheet.specSource }}</template>
       <template v-if="sheet.traySet"> · blades {{ sheet.traySet }}</template> ·
       <template v-if="visit.signed">signed by {{ name(visit.signed.by) }}, {{ day(visit.signed.at) }}</template
-      ><template v-else-if="visit.state === 'abandoned'">given up, no record</template
+      ><template v-for="c in visit.countersignatures" :key="c.at"
+        >, countersigned by {{ name(c.by) }}, {{ day(c.at) }}</template
+      ><template v-if="visit.signed" /><template v-else-if="visit.state === 'abandoned'">given up, no record</template
       ><template v-else>not signed yet</template>
     </p>
     <p class="soft small mb-0 mt-1">

@@ -8,6 +8,7 @@ import { day } from '../../../shared/figures/days'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import type { Point } from '../bench/useVisit'
 import CorrectDialog from './CorrectDialog.vue'
+import CountersignDialog from './CountersignDialog.vue'
 import LateEntries from './LateEntries.vue'
 import RecordEntries from './RecordEntries.vue'
 import RecordHead from './RecordHead.vue'
@@ -20,6 +21,7 @@ const everybody = useQuery(() => queries.everybody())
 const name = (by?: string | null) => everybody.data.value?.find((p) => p.id === by)?.name ?? ''
 useTitle(() => visit.data.value && `Record, ${visit.data.value.context?.engine.name}, ${day(visit.data.value.date)}`)
 const correcting = ref(false)
+const countersigning = ref(false)
 const picked = ref<Point | null>(null)
 const measured = computed(() => visit.data.value?.sheet?.points.filter((p) => p.found || p.left || p.outcome) ?? [])
 function correct(point: Point) {
@@ -36,6 +38,7 @@ const print = () => window.print()
         <RecordHead :visit="data" :sheet="data.sheet" :name="name" />
         <div class="d-flex gap-2 flex-wrap no-print">
           <BButton class="btn-plain" @click="print">Print</BButton>
+          <BButton v-if="data.signed" class="btn-plain" @click="countersigning = true">Countersign</BButton>
           <BButton v-if="data.state === 'open'" class="btn-act" :to="{ name: 'visit', params: { id } }"
             >Go on with it</BButton
           >
@@ -44,7 +47,13 @@ const print = () => window.print()
       </div>
       <TrendAnswer v-if="data.signed" class="mb-3 no-print" :visit-id="id" :sheet="data.sheet" />
       <section class="plate p-2 table-responsive">
-        <RecordTable :points="measured" :signed="!!data.signed" :name="name" @correct="correct" />
+        <RecordTable
+          :points="measured"
+          :signed="!!data.signed"
+          :seconds="data.countersignatures"
+          :name="name"
+          @correct="correct"
+        />
       </section>
       <LateEntries v-if="data.signed && data.late.length" class="mt-3" :visit-id="id" :late="data.late" />
       <section v-if="data.refused.length" class="plate p-3 mt-3 no-print">
@@ -54,6 +63,12 @@ const print = () => window.print()
         </p>
       </section>
       <RecordEntries :id="id" class="mt-3 no-print" :name="name" :late="data.late" />
+      <CountersignDialog
+        v-model="countersigning"
+        :visit-id="id"
+        :unit="data.sheet.trayUnit"
+        :points="measured.filter((p) => p.found || p.left)"
+      />
       <CorrectDialog v-model="correcting" :visit-id="id" :unit="data.sheet.trayUnit" :point="picked" />
     </main>
   </Loaded>

@@ -4,10 +4,15 @@ import { useFigures } from '../../../shared/figures/useFigures'
 import { outcomeWords } from '../../../shared/words/outcomes'
 import { readingText, triesText } from '../../../shared/words/readings'
 import { verdictWords } from '../../../shared/words/verdicts'
-import type { Point } from '../bench/useVisit'
+import type { Point, Visit } from '../bench/useVisit'
 
 /** Every point of a record: asked, found, left, how it was measured, by whom. */
-defineProps<{ points: Point[]; signed: boolean; name: (id?: string | null) => string }>()
+const props = defineProps<{
+  points: Point[]
+  signed: boolean
+  seconds: Visit['countersignatures']
+  name: (id?: string | null) => string
+}>()
 defineEmits<{ correct: [point: Point] }>()
 const figures = useFigures()
 const left = (p: Point) =>
@@ -15,6 +20,14 @@ const left = (p: Point) =>
 const how = (p: Point) => [triesText(p.found), triesText(p.left)].filter(Boolean).join('; then ')
 const notes = (p: Point) =>
   [p.why, p.found?.unproved || p.left?.unproved ? 'position not proved' : ''].filter(Boolean).join('; ')
+// The book's own words only where they say more than the window: another unit, or a figure with the fleet's tolerance.
+const asWritten = (p: Point) => p.fleetTolerance || !p.specWritten?.endsWith(figures.unit)
+const second = (p: Point) =>
+  props.seconds.flatMap((c) =>
+    c.readings
+      .filter((r) => r.point === p.label)
+      .map((r) => `${readingText(r, figures.figure, true)} by ${props.name(c.by)}, who countersigned`),
+  )
 </script>
 
 <template>
@@ -40,8 +53,10 @@ const notes = (p: Point) =>
     <tbody>
       <tr v-for="p in points" :key="p.label">
         <th scope="row">{{ p.label }}</th>
-        <td class="figure soft" :title="p.specWritten ?? ''">
-          <template v-if="p.minMm != null">{{ figures.figure(p.minMm) }} – {{ figures.figure(p.maxMm) }}</template
+        <td class="figure soft">
+          <template v-if="p.minMm != null"
+            >{{ figures.figure(p.minMm) }} – {{ figures.figure(p.maxMm)
+            }}<span v-if="asWritten(p)" class="small d-block">{{ p.specWritten }}</span></template
           ><template v-else>{{ p.specWritten ?? 'not judged' }}</template>
         </td>
         <td class="figure" :class="`is-${p.found?.state}`">
@@ -55,6 +70,7 @@ const notes = (p: Point) =>
         <td>{{ name((p.left ?? p.found)?.by) }}</td>
         <td class="soft small">
           {{ notes(p) }}
+          <div v-for="said in second(p)" :key="said">{{ said }}</div>
           <template v-for="c in p.corrected" :key="c.before.id"
             ><br />before: {{ readingText(c.before, figures.figure, true) }} by {{ name(c.before.by) }}, corrected by
             {{ name(c.by) }}: {{ c.why }}</template

@@ -4,24 +4,26 @@ import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
 import { useQuery } from '@tanstack/vue-query'
 import { reactive, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import { queries } from '../../api/queries'
 import { useWrite, writes } from '../../api/writes'
-import Field from '../../shared/fields/Field.vue'
-import NumberField from '../../shared/fields/NumberField.vue'
-import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
-import FormEnd from '../../shared/forms/FormEnd.vue'
-import { useForm } from '../../shared/forms/useForm'
-import { machineNames } from '../../shared/words/machines'
+import Field from '../fields/Field.vue'
+import NumberField from '../fields/NumberField.vue'
+import { notANumber, typedNumber } from '../figures/typedNumber'
+import FormEnd from '../forms/FormEnd.vue'
+import { useForm } from '../forms/useForm'
+import { machineNames } from '../words/machines'
 
 const props = defineProps<{
   /** The type it is to be of, where somebody came from the book. */
   ofType?: string
+  /** What is known of it already, where a logbook names it. */
+  called?: string
+  meterShows?: number
 }>()
+const emit = defineEmits<{ added: [engine: Schemas['EngineResponse']] }>()
 const shown = defineModel<boolean>({ required: true })
-const router = useRouter()
 const types = useQuery(() => ({ ...queries.types(), enabled: shown.value }))
 const sites = useQuery(() => ({ ...queries.sites(), enabled: shown.value }))
 const addEngine = useWrite(writes.addEngine)
@@ -62,13 +64,16 @@ const form = useForm({
       meterHours: typedNumber(typed.meter),
     }),
   done: (engine) => `${engine.row.name} is in the yard.`,
-  then: async (engine) => {
+  then: (engine) => {
     shown.value = false
     Object.assign(typed, { id: newId(), name: '', meter: '' })
-    await router.push({ name: 'engine', params: { id: engine.row.engineId } })
+    emit('added', engine)
   },
 })
-watch(shown, () => form.clear())
+watch(shown, (open) => {
+  form.clear()
+  if (open && props.called) Object.assign(typed, { name: props.called, meter: String(props.meterShows ?? '') })
+})
 </script>
 
 <template>
