@@ -28,6 +28,7 @@ public static class AllCalls
         Call.Of<PreloadRequest, TurnsResponse>("preload", SettingCalls.Preload),
         Call.Of<DriftRequest, DriftResponse>("drift", DriftCalls.Drift),
         Call.Of<ForecastRequest, ForecastResponse>("forecast", DriftCalls.Forecast),
+        Call.Of<OutlookRequest, OutlookResponse>("outlook", OutlookCall.Outlook),
         Call.Of<HoursRequest, HoursResponse>("hours", HoursCalls.Hours),
     ];
 

@@ -53,6 +53,8 @@ namespace ZeroDrift.Contract;
 [JsonSerializable(typeof(DriftResponse))]
 [JsonSerializable(typeof(ForecastRequest))]
 [JsonSerializable(typeof(ForecastResponse))]
+[JsonSerializable(typeof(OutlookRequest))]
+[JsonSerializable(typeof(OutlookResponse))]
 [JsonSerializable(typeof(HoursRequest))]
 [JsonSerializable(typeof(HoursResponse))]
 [JsonSerializable(typeof(Problem))]
@@ -79,7 +81,7 @@ public sealed partial class ContractJson : JsonSerializerContext
     private static IEnumerable<JsonConverter> Enumerations =>
     [
         Word<EngineCycle>(), Word<LashKind>(), Word<TurningMethod>(), Word<ValveState>(), Word<Feel>(), Word<VerdictState>(), Word<Because>(), Word<JudgedAction>(),
-        Word<JudgingSchool>(), Word<MeasuringAim>(), Word<AdjusterWord>(), Word<DemandWord>(), Word<ShimAccess>(), Word<AdviceAction>(), Word<ScrewDirection>(), Word<LimitSide>(),
+        Word<JudgingSchool>(), Word<MeasuringAim>(), Word<AdjusterWord>(), Word<DemandWord>(), Word<ShimAccess>(), Word<AdviceAction>(), Word<ScrewDirection>(), Word<LimitSide>(), Word<OutlookStage>(),
         Word<JobKind>(), Word<VisitState>(), Word<NextDo>(), Word<PointOutcome>(), Word<SpecCondition>(), Word<StepList>(), Word<Counting>(), Word<MachineKind>(), Word<ReadingStage>(),
         Word<SettingOrder>(), Word<StartState>(), Word<ShimKnownBy>(),
     ];

@@ -1,0 +1,209 @@
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Lengths;
+
+namespace ZeroDrift.Core.Wear;
+
+/// <summary>One visit's common shift.</summary>
+/// <param name="Visit">The visit.</param>
+/// <param name="ShiftMm">a: how much looser everything read, mm.</param>
+/// <param name="StandardErrorMm">Its error.</param>
+/// <param name="Odd">Further off than visits stray: ask whether it was warm, or other blades.</param>
+public sealed record VisitShift(string Visit, double ShiftMm, double StandardErrorMm, bool Odd);
+
+/// <summary>One point as the fit sees it.</summary>
+/// <param name="Id">The point.</param>
+/// <param name="LevelMm">Its clearance now; null where nothing gives a level.</param>
+/// <param name="LevelStandardErrorMm">Its error.</param>
+/// <param name="MmPer1000h">Its rate; negative closes.</param>
+/// <param name="StandardErrorMmPer1000h">Its error.</param>
+/// <param name="FastProbability">The chance that it is a fast valve.</param>
+public sealed record PointWear(string Id, double? LevelMm, double? LevelStandardErrorMm, double MmPer1000h, double StandardErrorMmPer1000h, double FastProbability);
+
+/// <summary>One engine of a fit, and what it says ahead.</summary>
+public sealed class EngineWear
+{
+    private readonly WearEngine engine;
+    private readonly EngineElimination solved;
+    private readonly WearComponents components;
+
+    internal EngineWear(WearEngine engine, EngineElimination solved, WearComponents components, SharedColumns shared)
+    {
+        (this.engine, this.solved, this.components) = (engine, solved, components);
+        Visits = [.. engine.Visits.Select((v, i) => Shift(v, i))];
+        Points = [.. engine.Lines.Select(Point)];
+        Now = Curve(engine.Lines.Where(l => l.Point.Window is not null && HasLevel(l)), Present, default);
+        Fresh = Curve(engine.Lines.Where(l => l.Point.Window is not null), l => FreshlySet(l, SetMm(l)), new AheadQuadratic(Common, 0, 0, 0, 0, 0));
+    }
+
+    /// <summary>The engine.</summary>
+    public string Id => engine.Id;
+
+    /// <summary>Total hours today.</summary>
+    public double NowHours => engine.NowHours;
+
+    /// <summary>Its visits.</summary>
+    public IReadOnlyList<VisitShift> Visits { get; }
+
+    /// <summary>Its points.</summary>
+    public IReadOnlyList<PointWear> Points { get; }
+
+    /// <summary>R(D) as it stands.</summary>
+    public RiskCurve Now { get; }
+
+    /// <summary>R(D) with every point freshly at its set figure.</summary>
+    public RiskCurve Fresh { get; }
+
+    /// <summary>Where a point heads as it stands; null where nothing gives a level or a window.</summary>
+    public PointAhead? Ahead(string point) => Now.Points.FirstOrDefault(p => p.Id == point);
+
+    /// <summary>Where a point would head if it were left at a figure, landed on with uncertainty u.</summary>
+    public PointAhead? LeftAt(string point, Clearance mm, double uncertaintyMm) =>
+        engine.Lines.FirstOrDefault(l => l.Point.Id == point && l.Point.Window is not null) is { } line
+            ? Ahead(line, FreshlySet(line, mm) with { StartVariance = uncertaintyMm * uncertaintyMm }, default).ToAhead()
+            : null;
+
+    /// <summary>Variance of a reading to come at a point beside what it stands at: a reading's own, a visit's and a hand's, mm².</summary>
+    public double ReadingVarianceMm2 => Square(components.ReadingSdMm) + Common;
+
+    private double Common => Square(components.VisitSdMm) + Square(components.PersonSdMm);
+
+    private static bool HasLevel(WearLine line) => line.Runs.Length > 0 && line.Runs[^1].HasLevel;
+
+    private static Clearance SetMm(WearLine line) => line.Point.SetMm ?? Clearance.Near((line.Point.Window!.Value.MinMm + line.Point.Window.Value.MaxMm) / 2);
+
+    private VisitShift Shift(WearVisit visit, int i)
+    {
+        var (shift, variance) = (solved.Values[i], solved.Covariance[i * (engine.Count + 1)]);
+        var strays = Square(components.VisitSdMm) - variance;
+        return new VisitShift(visit.Id, shift, Math.Sqrt(variance), strays > 0 && Math.Abs(shift) > 3 * Math.Sqrt(strays));
+    }
+
+    private PointWear Point(WearLine line)
+    {
+        var basis = Reduced(line, FreshlySet(line, Clearance.Near(0)));
+        var rate = line.Own + Fit(basis.Raw1);
+        var variance = Product(basis.T, basis.T) + 1 / line.Diagonal;
+        if (!HasLevel(line)) return new PointWear(line.Point.Id, null, null, rate, Math.Sqrt(variance), line.FastProbability);
+        var ahead = Ahead(line, Present(line), default);
+        return new PointWear(line.Point.Id, ahead.At0, Math.Sqrt(ahead.Variance0), rate, Math.Sqrt(variance), line.FastProbability);
+    }
+
+    /// <summary>A forecast's gradient: constant, per t, per ε, each over the engine's columns and the point's own rate, with where it starts.</summary>
+    private sealed record Gradient(double StartMm, double StartVariance, double[] C, double[] T, double[] E, double OwnC);
+
+    private sealed record Basis(double[] C, double[] T, double[] E, double[] Raw1);
+
+    private Gradient Present(WearLine line)
+    {
+        var run = line.Runs[^1];
+        var (c, t, e) = (new double[engine.Count], new double[engine.Count], new double[engine.Count]);
+        var now = (engine.NowHours - engine.FirstHours) / 1000;
+        for (var i = 0; i < engine.Count; i++) c[i] = -run.Mean[i];
+        Slope(line, c, now);
+        Slope(line, t, 1);
+        if (line.BeddingColumn >= 0 && run.SetHours is { } set)
+        {
+            c[line.BeddingColumn] += 1;
+            e[line.BeddingColumn] = -Math.Exp(-(engine.NowHours - set) / WearLayoutBuilder.BeddingHours);
+        }
+        return new Gradient(run.MeanY, 1 / run.Weight, c, t, e, now - run.MeanT);
+    }
+
+    private Gradient FreshlySet(WearLine line, Clearance mm)
+    {
+        var (c, t, e) = (new double[engine.Count], new double[engine.Count], new double[engine.Count]);
+        Slope(line, t, 1);
+        if (line.BeddingColumn >= 0) (c[line.BeddingColumn], e[line.BeddingColumn]) = (1, -1);
+        return new Gradient(mm, Square(components.ReadingSdMm), c, t, e, 0);
+    }
+
+    private static void Slope(WearLine line, double[] into, double value)
+    {
+        into[line.MeanColumn] += value;
+        if (line.SlopeColumn >= 0) into[line.SlopeColumn] += value;
+    }
+
+    /// <summary>The gradient with the point's own rate eliminated.</summary>
+    private static Basis Reduced(WearLine line, Gradient g)
+    {
+        var (c, t) = ((double[])g.C.Clone(), (double[])g.T.Clone());
+        for (var i = 0; i < c.Length; i++)
+        {
+            c[i] -= g.OwnC * line.Coupling[i] / line.Diagonal;
+            t[i] -= line.Coupling[i] / line.Diagonal;
+        }
+        return new Basis(c, t, g.E, g.T);
+    }
+
+    private PointAheadParts Ahead(WearLine line, Gradient g, AheadQuadratic more)
+    {
+        var basis = Reduced(line, g);
+        var d = line.Diagonal;
+        var variance = new AheadQuadratic(
+            g.StartVariance + Product(basis.C, basis.C) + g.OwnC * g.OwnC / d,
+            2 * (Product(basis.C, basis.T) + g.OwnC / d),
+            2 * Product(basis.C, basis.E),
+            Product(basis.T, basis.T) + 1 / d,
+            2 * Product(basis.T, basis.E),
+            Product(basis.E, basis.E)).Plus(more);
+        var mean = (g.StartMm + Fit(g.C) + g.OwnC * line.Own, Fit(g.T) + line.Own, Fit(g.E));
+        return new PointAheadParts(line, mean, variance, g.OwnC, basis);
+    }
+
+    private sealed record PointAheadParts(WearLine Line, (double C, double T, double E) Mean, AheadQuadratic Variance, double OwnC, Basis Basis)
+    {
+        public double At0 => Mean.C + Mean.E;
+
+        public double Variance0 => Variance.At(0, 1);
+
+        public PointAhead ToAhead() => new(Line.Point.Id, Line.Point.Window!.Value, Mean, Variance, OwnC, Line.Kind, Line.FastProbability, Line.Own, Line.OwnVariance);
+    }
+
+    private RiskCurve Curve(IEnumerable<WearLine> lines, Func<WearLine, Gradient> gradient, AheadQuadratic shared)
+    {
+        var parts = lines.Select(l => Ahead(l, gradient(l), shared)).ToArray();
+        var n = parts.Length;
+        if (n < 2) return new RiskCurve([.. parts.Select(p => p.ToAhead())], default);
+        var (c, t, e) = (Total(parts, p => p.Basis.C), Total(parts, p => p.Basis.T), Total(parts, p => p.Basis.E));
+        var pairs = Quadratic(c, t, e);
+        foreach (var part in parts) pairs = pairs.Plus(Quadratic(part.Basis.C, part.Basis.T, part.Basis.E).Times(-1));
+        return new RiskCurve([.. parts.Select(p => p.ToAhead())], pairs.Times(1.0 / (n * (n - 1))).Plus(shared));
+    }
+
+    private AheadQuadratic Quadratic(double[] c, double[] t, double[] e) =>
+        new(Product(c, c), 2 * Product(c, t), 2 * Product(c, e), Product(t, t), 2 * Product(t, e), Product(e, e));
+
+    private double[] Total(PointAheadParts[] parts, Func<PointAheadParts, double[]> of)
+    {
+        var sum = new double[engine.Count];
+        foreach (var part in parts)
+        {
+            var one = of(part);
+            for (var i = 0; i < sum.Length; i++) sum[i] += one[i];
+        }
+        return sum;
+    }
+
+    private double Fit(double[] gradient)
+    {
+        var sum = 0.0;
+        for (var i = 0; i < gradient.Length; i++) sum += gradient[i] * solved.Values[i];
+        return sum;
+    }
+
+    private double Product(double[] a, double[] b)
+    {
+        var n = engine.Count;
+        var sum = 0.0;
+        for (var i = 0; i < n; i++)
+        {
+            if (a[i] == 0) continue;
+            var row = 0.0;
+            for (var j = 0; j < n; j++) row += solved.Covariance[i * n + j] * b[j];
+            sum += a[i] * row;
+        }
+        return sum;
+    }
+
+    private static double Square(double x) => x * x;
+}

@@ -1,0 +1,282 @@
+namespace ZeroDrift.Core.Wear;
+
+/// <summary>
+/// Readings of one group of engines fitted at once:
+/// y = c(run) + (μ(g) + d(engine, g) + b(point))·t + β(g)·s + a(visit) + p(person) + e, t in 1000 h.
+/// A visit's common shift, a person's hand, an engine's load, the first hours after a setting and the odd reading are told apart before a valve is
+/// blamed; readings known only by bounds enter as such; some valve may be a fast one. Twelve rounds of a linear solve and of the components it implies
+/// (empirical Bayes; iteratively reweighted for heavy tails).
+/// </summary>
+public sealed class WearFit
+{
+    private const int Rounds = 12;
+    private const double MeanPriorSd = 0.05;
+    private const double BeddingPriorSd = 0.008;
+    private readonly WearEngine[] engines;
+    private readonly EngineElimination[] eliminated;
+    private readonly SharedColumns shared;
+    private readonly WearOptions options;
+    private double[] values = [];
+    private double[] covariance = [];
+    private SharedInformation? total;
+
+    private WearFit(WearEngine[] engines, SharedColumns shared, WearOptions options, WearComponents components)
+    {
+        (this.engines, this.shared, this.options, Components) = (engines, shared, options, components);
+        eliminated = new EngineElimination[engines.Length];
+    }
+
+    /// <summary>The components found, or held.</summary>
+    public WearComponents Components { get; private set; }
+
+    /// <summary>Fits a whole group of engines.</summary>
+    /// <param name="record">Points, visits and readings.</param>
+    /// <param name="options">Parts of the model; null: all of it.</param>
+    /// <exception cref="BadInputException">Unknown names, hours that go back, or an uncertainty that is none.</exception>
+    public static WearFit Of(WearRecord record, WearOptions? options = null)
+    {
+        options ??= new WearOptions();
+        if (record.Readings.Count == 0) throw new BadInputException("readings", "Give the readings; at least one is needed.");
+        var columns = WearLayoutBuilder.Columns(record, options.Bedding);
+        return Run(record, columns, options, options.Held ?? WearComponents.Start(columns.Groups.Count), null);
+    }
+
+    /// <summary>
+    /// One engine again with what its group has taught: components held, the shared unknowns as the others know them. What this engine said at the
+    /// last fit must be taken out of <paramref name="others"/> by the caller (<see cref="SharedInformation.Without"/>).
+    /// </summary>
+    public static WearFit One(WearRecord record, SharedInformation others, WearComponents components, WearOptions? options = null)
+    {
+        options = (options ?? new WearOptions()) with { Held = components };
+        var columns = WearLayoutBuilder.Columns(record, options.Bedding, others.Groups, others.People);
+        var more = columns.Groups.Count - components.TauMmPer1000h.Count;
+        if (more > 0)
+        {
+            var start = WearComponents.Start(more);
+            components = components with { TauMmPer1000h = [.. components.TauMmPer1000h, .. start.TauMmPer1000h], EngineTauMmPer1000h = [.. components.EngineTauMmPer1000h, .. start.EngineTauMmPer1000h] };
+        }
+        return Run(record, columns, options with { Held = components }, components, others);
+    }
+
+    private static WearFit Run(WearRecord record, SharedColumns columns, WearOptions options, WearComponents components, SharedInformation? others)
+    {
+        var slopes = components.EngineTauMmPer1000h.Any(psi => psi > 0);
+        var fit = new WearFit(WearLayoutBuilder.Build(record, columns, slopes), columns, options, components);
+        fit.Begin();
+        var still = options is { Held: not null, HeavyTails: false, Mixture: false } && fit.engines.All(e => e.Lines.All(l => l.Runs.All(r => r.Rows.All(row => row.HasFigure))));
+        for (var round = 1; round <= Rounds; round++)
+        {
+            fit.Weigh(round == 1);
+            fit.Solve(others);
+            if (still) break;
+            if (round < Rounds) fit.Learn();
+        }
+        fit.NameFastValves();
+        return fit;
+    }
+
+    /// <summary>What the whole group says of the shared unknowns, to be kept for refitting one engine.</summary>
+    public SharedInformation Shared => total!;
+
+    /// <summary>What one engine said of them at this fit.</summary>
+    public SharedInformation Said(string engine)
+    {
+        var at = Array.FindIndex(engines, e => e.Id == engine);
+        return SharedInformation.Empty(shared.Groups, shared.People, shared.Bedding).With(engines[at].Shared, eliminated[at].Information, eliminated[at].InformationRight);
+    }
+
+    /// <summary>The rate of each group.</summary>
+    public IReadOnlyList<GroupWear> Groups => [.. shared.Groups.Select((name, g) => new GroupWear(
+        name,
+        values[SharedColumns.Mean(g)],
+        Math.Sqrt(covariance[SharedColumns.Mean(g) * shared.Count + SharedColumns.Mean(g)]),
+        Components.TauMmPer1000h[g],
+        Components.EngineTauMmPer1000h[g],
+        shared.Bedding ? values[shared.BeddingOf(g)] : 0))];
+
+    /// <summary>Each hand.</summary>
+    public IReadOnlyList<HandBias> People => [.. shared.People.Select((name, p) => new HandBias(name, values[shared.Person(p)], Math.Sqrt(covariance[shared.Person(p) * shared.Count + shared.Person(p)])))];
+
+    /// <summary>Each engine.</summary>
+    public IReadOnlyList<EngineWear> Engines => [.. engines.Select((e, i) => new EngineWear(e, eliminated[i], Components, shared))];
+
+    private void Begin()
+    {
+        foreach (var line in engines.SelectMany(e => e.Lines))
+            (line.PriorMean, line.PriorVariance) = (0, Square(Components.TauMmPer1000h[line.Group]));
+    }
+
+    private void Weigh(bool first) => Parallel.ForEach(engines, engine =>
+    {
+        var sd = Components.ReadingSdMm;
+        foreach (var row in engine.Lines.SelectMany(l => l.Runs).SelectMany(r => r.Rows))
+        {
+            if (row.Mm is { } mm)
+            {
+                row.Y = mm;
+                row.Weight = row.Omega / (sd * sd + row.AddedVariance);
+                continue;
+            }
+            var censored = first ? CensoredReading.First(row.Lower, row.Upper) : CensoredReading.Of(row.Lower, row.Upper, row.Y - row.Residual, sd);
+            row.Y = censored.Mm;
+            row.Weight = censored.Information / (sd * sd);
+        }
+    });
+
+    private void Solve(SharedInformation? others)
+    {
+        Parallel.For(0, engines.Length, i => eliminated[i] = EngineElimination.Of(engines[i], Components));
+        total = others?.For(shared.Groups, shared.People, shared.Bedding) ?? SharedInformation.Empty(shared.Groups, shared.People, shared.Bedding);
+        for (var i = 0; i < engines.Length; i++) total.Add(engines[i].Shared, eliminated[i].Information, eliminated[i].InformationRight);
+        var n = shared.Count;
+        var matrix = (double[])total.Matrix.Clone();
+        for (var g = 0; g < shared.Groups.Count; g++)
+        {
+            matrix[SharedColumns.Mean(g) * (n + 1)] += 1 / Square(MeanPriorSd);
+            if (shared.Bedding) matrix[shared.BeddingOf(g) * (n + 1)] += 1 / Square(BeddingPriorSd);
+        }
+        for (var p = 0; p < shared.People.Count; p++) matrix[shared.Person(p) * (n + 1)] += 1 / Math.Max(Square(Components.PersonSdMm), 1e-18);
+        var factor = Cholesky.Of(matrix, n, n);
+        values = (double[])total.Right.Clone();
+        factor.Forward(values);
+        factor.Backward(values);
+        covariance = factor.Inverse();
+        Parallel.For(0, engines.Length, i => eliminated[i].Substitute(values, covariance, n));
+    }
+
+    /// <summary>From a solve the weights, then the components, each with the ones before it.</summary>
+    private void Learn()
+    {
+        if (options.HeavyTails) Parallel.ForEach(engines, Reweigh);
+        var old = Components;
+        var now = old;
+        if (options.Held is null) now = now with { ReadingSdMm = Math.Sqrt(ReadingVariance(old)) };
+        if (options.HeavyTails)
+            for (var i = 0; i < engines.Length; i++)
+                for (var v = 0; v < engines[i].Visits.Length; v++) engines[i].Lambda[v] = 4 / (3 + VisitSquare(i, v) / Square(old.VisitSdMm));
+        if (options.Held is null) now = now with { VisitSdMm = Math.Sqrt(VisitVariance()), PersonSdMm = Math.Sqrt(PersonVariance()), TauMmPer1000h = Taus(), EngineTauMmPer1000h = EngineTaus() };
+        Components = now;
+        foreach (var line in engines.SelectMany(e => e.Lines))
+        {
+            var tau = Components.TauMmPer1000h[line.Group];
+            var mean = values[SharedColumns.Mean(line.Group)];
+            if (options.Mixture)
+            {
+                line.Kind = FastValve.FromEstimate(line.Own, line.OwnVariance, line.PriorMean, line.PriorVariance, mean, tau);
+                line.FastProbability = line.Kind.Probability;
+            }
+            (line.PriorMean, line.PriorVariance) = line.FastProbability > 0.5 ? FastValve.Fast(mean) : (0, tau * tau);
+        }
+    }
+
+    private void Reweigh(WearEngine engine)
+    {
+        var variance = Square(Components.ReadingSdMm);
+        foreach (var row in engine.Lines.SelectMany(l => l.Runs).SelectMany(r => r.Rows).Where(r => r.HasFigure))
+            row.Omega = 5 / (4 + (row.Residual * row.Residual + row.Leverage) / (variance + row.AddedVariance));
+    }
+
+    private double ReadingVariance(WearComponents old)
+    {
+        var variance = Square(old.ReadingSdMm);
+        var (sum, count) = (10 * Square(0.010), 10.0);
+        foreach (var engine in engines)
+        {
+            foreach (var run in engine.Lines.SelectMany(l => l.Runs))
+            {
+                if (run.Rows.Length < 2) continue;
+                foreach (var row in run.Rows)
+                {
+                    if (!row.HasFigure) continue;
+                    var share = variance / (variance + row.AddedVariance);
+                    sum += row.Omega * (row.Residual * row.Residual + row.Leverage) * share * share + variance * (1 - share);
+                    count++;
+                }
+            }
+        }
+        return sum / count;
+    }
+
+    private double VisitSquare(int engine, int visit)
+    {
+        var done = eliminated[engine];
+        return Square(done.Values[visit]) + done.Covariance[visit * (engines[engine].Count + 1)];
+    }
+
+    private double VisitVariance()
+    {
+        var (sum, count) = (4 * Square(0.006), 4.0);
+        for (var i = 0; i < engines.Length; i++)
+        {
+            for (var v = 0; v < engines[i].Visits.Length; v++)
+            {
+                if (!engines[i].VisitUsed[v]) continue;
+                sum += engines[i].Lambda[v] * VisitSquare(i, v);
+                count++;
+            }
+        }
+        return sum / count;
+    }
+
+    private double PersonVariance()
+    {
+        var used = engines.SelectMany(e => e.Shared).ToHashSet();
+        var (sum, count) = (3 * Square(0.007), 3.0);
+        for (var p = 0; p < shared.People.Count; p++)
+        {
+            var at = shared.Person(p);
+            if (!used.Contains(at)) continue;
+            sum += Square(values[at]) + covariance[at * (shared.Count + 1)];
+            count++;
+        }
+        return sum / count;
+    }
+
+    private double[] Taus()
+    {
+        var (sums, counts) = (new double[shared.Groups.Count], new double[shared.Groups.Count]);
+        foreach (var line in engines.SelectMany(e => e.Lines))
+        {
+            if (line.FastProbability > 0.5) continue;
+            sums[line.Group] += line.Own * line.Own + line.OwnVariance;
+            counts[line.Group]++;
+        }
+        return [.. sums.Select((sum, g) => Math.Sqrt((4 * Square(0.3 * MeanAtLeast(g)) + sum) / (4 + counts[g])))];
+    }
+
+    private double[] EngineTaus()
+    {
+        var (sums, counts) = (new double[shared.Groups.Count], new double[shared.Groups.Count]);
+        for (var i = 0; i < engines.Length; i++)
+        {
+            if (!engines[i].Slopes) continue;
+            for (var k = 0; k < engines[i].Groups.Length; k++)
+            {
+                var (g, at) = (engines[i].Groups[k], engines[i].Visits.Length + k);
+                sums[g] += Square(eliminated[i].Values[at]) + eliminated[i].Covariance[at * (engines[i].Count + 1)];
+                counts[g]++;
+            }
+        }
+        return [.. sums.Select((sum, g) => Math.Sqrt((4 * Square(0.25 * MeanAtLeast(g)) + sum) / (4 + counts[g])))];
+    }
+
+    private double MeanAtLeast(int group) => Math.Max(Math.Abs(values[SharedColumns.Mean(group)]), FastValve.SlowestMean);
+
+    private void NameFastValves()
+    {
+        foreach (var line in engines.SelectMany(e => e.Lines))
+        {
+            var tau = Components.TauMmPer1000h[line.Group];
+            line.Kind = FastValve.FromEstimate(line.Own, line.OwnVariance, line.PriorMean, line.PriorVariance, values[SharedColumns.Mean(line.Group)], tau);
+            line.FastProbability = options.Mixture ? line.Kind.Probability : 0;
+        }
+    }
+
+    private static double Square(double x) => x * x;
+}
+
+/// <summary>A group's rate, mm per 1000 h, with what strays about it.</summary>
+public sealed record GroupWear(string Group, double MmPer1000h, double StandardErrorMmPer1000h, double TauMmPer1000h, double EngineTauMmPer1000h, double BeddingMm);
+
+/// <summary>How much looser than true one hand reads, mm.</summary>
+public sealed record HandBias(string Person, double BiasMm, double StandardErrorMm);
