@@ -34,11 +34,12 @@ public partial class ArchitectureTests
     }
 
     [Theory]
-    [InlineData("Lengths", new[] { "Engines", "Turning", "Measuring", "Judging", "Setting", "Drift", "Hours", "Outlook", "Visits" })]
-    [InlineData("Engines", new[] { "Turning", "Measuring", "Judging", "Setting", "Drift", "Hours", "Outlook", "Visits" })]
+    [InlineData("Lengths", new[] { "Engines", "Turning", "Measuring", "Judging", "Setting", "Drift", "Hours", "Wear", "Outlook", "Visits" })]
+    [InlineData("Engines", new[] { "Turning", "Measuring", "Judging", "Setting", "Drift", "Hours", "Wear", "Outlook", "Visits" })]
     [InlineData("Measuring", new[] { "Judging", "Setting", "Visits", "Outlook" })]
     [InlineData("Judging", new[] { "Setting", "Visits", "Outlook" })]
-    [InlineData("Drift", new[] { "Outlook", "Visits" })]
+    [InlineData("Drift", new[] { "Wear", "Outlook", "Visits" })]
+    [InlineData("Wear", new[] { "Outlook", "Visits" })]
     public void A_lower_room_of_the_core_knows_no_higher_one(string room, string[] higher)
     {
         var known = Arrows().GetValueOrDefault("ZeroDrift.Core/" + room) ?? [];

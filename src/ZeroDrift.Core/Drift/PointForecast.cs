@@ -22,20 +22,16 @@ public enum LimitSide
 /// <param name="ClearanceMm">Last accepted figure.</param>
 /// <param name="StandardUncertaintyMm">Its u, above 0.</param>
 /// <param name="Rate">Rate and standard error.</param>
-/// <param name="CovarianceMm2PerHour">Between last figure and rate: see <see cref="DriftHistory"/>; 0 after a fresh setting.</param>
+/// <param name="CovarianceMm2PerHour">Between last figure and rate: (1 − B)·(h0 − h̄)·se₀² on a run that goes on, 0 after a fresh setting.</param>
 /// <param name="Window">The limits.</param>
 public sealed record PointForecast(string Id, Clearance ClearanceMm, double StandardUncertaintyMm, Rate Rate, double CovarianceMm2PerHour, Window Window)
 {
-    /// <summary>Engine hours run since the last figure; every question counts from now.</summary>
-    public double AgeHours { get; init; }
-
     /// <summary>Expected clearance after <paramref name="hours"/> more, mm.</summary>
-    public double MeanMm(double hours) => ClearanceMm + Rate.MmPerHour * (hours + AgeHours);
+    public double MeanMm(double hours) => ClearanceMm + Rate.MmPerHour * hours;
 
     /// <summary>Standard deviation of that, mm.</summary>
     public double SdMm(double hours)
     {
-        hours += AgeHours;
         var se = Rate.StandardErrorMmPerHour * hours;
         var variance = StandardUncertaintyMm * StandardUncertaintyMm + se * se + 2 * hours * CovarianceMm2PerHour;
         return Math.Sqrt(Math.Max(variance, 1e-12));
@@ -57,23 +53,9 @@ public sealed record PointForecast(string Id, Clearance ClearanceMm, double Stan
     /// <summary>The likelier side after <paramref name="hours"/> more.</summary>
     public LimitSide Side(double hours) => Tight(hours) >= Loose(hours) ? LimitSide.Tight : LimitSide.Loose;
 
-    /// <summary>Nine in ten of what is expected, from now to <paramref name="aheadHours"/>: the whole variance, with the rate's own and the covariance.</summary>
-    public IReadOnlyList<FanStep> Fan(double aheadHours, int steps = 8)
-    {
-        const double oneInTwenty = 1.6448536269514722; // quantile of the standard normal at 95 %
-        var fan = new List<FanStep>();
-        for (var i = 0; i <= steps; i++)
-        {
-            var hours = aheadHours * i / steps;
-            var (mean, half) = (MeanMm(hours), oneInTwenty * SdMm(hours));
-            fan.Add(new FanStep(hours, mean, mean - half, mean + half));
-        }
-        return fan;
-    }
-
     /// <summary>The same point left at another figure, freshly set.</summary>
     public PointForecast LeftAt(Clearance clearanceMm, double uncertaintyMm) =>
-        this with { ClearanceMm = clearanceMm, StandardUncertaintyMm = uncertaintyMm, CovarianceMm2PerHour = 0, AgeHours = 0 };
+        this with { ClearanceMm = clearanceMm, StandardUncertaintyMm = uncertaintyMm, CovarianceMm2PerHour = 0 };
 
     internal void Check(string field)
     {

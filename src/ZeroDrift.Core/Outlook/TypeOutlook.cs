@@ -2,146 +2,168 @@ using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Core.Outlook;
 
 /// <summary>All engines of a type worked out together.</summary>
 /// <param name="Engines">In the order given.</param>
-/// <param name="Groups">The components of each group that was pooled, by its name.</param>
-public sealed record TypeFit(IReadOnlyList<EngineOutlook> Engines, IReadOnlyDictionary<string, RandomEffects> Groups);
+/// <param name="Learned">What the group taught; null where there was nothing to learn from.</param>
+public sealed record TypeFit(IReadOnlyList<EngineOutlook> Engines, TypeLearned? Learned);
+
+/// <summary>What is kept of a type's fit.</summary>
+/// <param name="Components">How far things stray.</param>
+/// <param name="Shared">What all engines said of the group's rates and of the hands.</param>
+/// <param name="Said">What each engine said of them, by engine.</param>
+/// <param name="Groups">Rates by kind.</param>
+/// <param name="People">The hands.</param>
+public sealed record TypeLearned(WearComponents Components, SharedInformation Shared, IReadOnlyDictionary<string, SharedInformation> Said, IReadOnlyList<GroupWear> Groups, IReadOnlyList<HandBias> People);
 
 /// <summary>
-/// Looks ahead for the engines of one type, whose rates are pooled by kind: own rate per point, pool, forecast from the last accepted figure,
-/// hours to the fleet's risk, and the rule that decides. One engine's impossible data is that engine's trouble and moves no other.
+/// Looks ahead for the engines of one type by one fit of all their readings: hours to the fleet's risk, when opening costs least, and the rule that
+/// decides. One engine's impossible data is that engine's trouble and moves no other.
 /// </summary>
 public static class TypeOutlook
 {
-    /// <summary>All engines together: the groups are fitted anew.</summary>
+    /// <summary>A fifth of the fleet's risk: the near end of a runway's band.</summary>
+    private const double EarlyShare = 0.2;
+
+    /// <summary>All engines together: the group is fitted anew.</summary>
     /// <param name="engines">All engines of one type.</param>
     /// <param name="today">Today.</param>
-    /// <param name="risk">The fleet's risk, above 0, below 1.</param>
-    public static TypeFit Of(IReadOnlyList<EngineRecord> engines, DateOnly today, double risk = HoursToRisk.DefaultRisk)
+    /// <param name="fleet">What the fleet has agreed on.</param>
+    public static TypeFit Of(IReadOnlyList<EngineRecord> engines, DateOnly today, FleetRisk? fleet = null)
     {
-        var entries = engines.SelectMany(engine => engine.Points.Select(point => Entry.Of(engine, point))).ToList();
-        var troubled = entries.Where(e => e.Trouble is not null).Select(e => e.Engine).ToHashSet();
-        var groups = new Dictionary<string, RandomEffects>(StringComparer.Ordinal);
-        foreach (var group in entries.Where(e => !troubled.Contains(e.Engine)).GroupBy(e => e.Point.Group))
+        fleet ??= new FleetRisk();
+        var trouble = new Dictionary<string, string>(StringComparer.Ordinal);
+        var fit = Fit(engines, trouble);
+        var wear = fit?.Engines.ToDictionary(e => e.Id, StringComparer.Ordinal) ?? [];
+        var outlooks = new EngineOutlook[engines.Count];
+        Parallel.For(0, engines.Count, i => outlooks[i] = Engine(engines[i], wear.GetValueOrDefault(engines[i].Id), today, fleet, trouble.GetValueOrDefault(engines[i].Id)));
+        return new TypeFit(outlooks, fit is null ? null : new TypeLearned(fit.Components, fit.Shared, wear.Keys.ToDictionary(id => id, fit.Said, StringComparer.Ordinal), fit.Groups, fit.People));
+    }
+
+    /// <summary>One engine again with what its group taught: after a signature or a meter reading.</summary>
+    /// <param name="engine">The engine.</param>
+    /// <param name="components">How far things stray in its group.</param>
+    /// <param name="others">What the others said of the shared unknowns.</param>
+    /// <param name="today">Today.</param>
+    /// <param name="fleet">What the fleet has agreed on.</param>
+    /// <returns>Its outlook, and what it says of the shared unknowns now.</returns>
+    public static (EngineOutlook Outlook, SharedInformation? Said) One(EngineRecord engine, WearComponents components, SharedInformation others, DateOnly today, FleetRisk fleet)
+    {
+        var record = WearOfRecords.Of([engine]);
+        if (record.Readings.Count == 0) return (Engine(engine, null, today, fleet, null), null);
+        try
         {
-            var members = group.ToList();
-            var pool = RatePool.Of([.. members.Select(e => e.Own?.Rate)]);
-            for (var i = 0; i < members.Count; i++) members[i].Pooled = pool.Points[i];
-            if (pool.Group is { } fitted) groups[group.Key] = fitted;
+            var fit = WearFit.One(record, others, components);
+            return (Engine(engine, fit.Engines[0], today, fleet, null), fit.Said(engine.Id));
         }
-        var byEngine = entries.ToLookup(e => e.Engine);
-        return new TypeFit([.. engines.Select(engine => Engine(engine, [.. byEngine[engine]], today, risk))], groups);
-    }
-
-    /// <summary>One engine again with the components its groups have: after a signature or a meter reading.</summary>
-    public static EngineOutlook One(EngineRecord engine, IReadOnlyDictionary<string, RandomEffects> groups, DateOnly today, double risk = HoursToRisk.DefaultRisk)
-    {
-        var entries = engine.Points.Select(point => Entry.Of(engine, point)).ToList();
-        foreach (var entry in entries)
-            entry.Pooled = groups.TryGetValue(entry.Point.Group, out var group) ? RatePool.With(entry.Own?.Rate, group) : new PooledRate(entry.Own?.Rate, false, 0);
-        return Engine(engine, entries, today, risk);
-    }
-
-    private static EngineOutlook Engine(EngineRecord engine, IReadOnlyList<Entry> entries, DateOnly today, double risk)
-    {
-        var trouble = entries.Select(e => e.Trouble).FirstOrDefault(t => t is not null);
-        if (trouble is null)
+        catch (BadInputException bad)
         {
-            try
-            {
-                return Engine(engine, [.. entries.Select(e => e.Look(risk))], today, risk, null);
-            }
-            catch (BadInputException bad)
-            {
-                trouble = bad.Message;
-            }
+            return (Engine(engine, null, today, fleet, bad.Message), null);
         }
-        return Engine(engine, [.. entries.Select(e => e.WithoutRate())], today, risk, trouble);
     }
 
-    private static EngineOutlook Engine(EngineRecord engine, IReadOnlyList<PointOutlook> points, DateOnly today, double risk, string? trouble)
+    private static WearFit? Fit(IReadOnlyList<EngineRecord> engines, Dictionary<string, string> trouble)
     {
-        var forecasts = points.Where(p => p.Forecast is not null).Select(p => p.Forecast!).ToList();
-        var drift = forecasts.Count > 0 ? HoursToRisk.Of(forecasts, risk) : null;
+        var record = WearOfRecords.Of(engines);
+        if (record.Readings.Count == 0) return null;
+        try
+        {
+            return WearFit.Of(record);
+        }
+        catch (BadInputException) when (engines.Count > 1)
+        {
+            // Whose it is shows when each is tried alone.
+            foreach (var engine in engines)
+            {
+                var own = new Dictionary<string, string>();
+                Fit([engine], own);
+                foreach (var (id, why) in own) trouble[id] = why;
+            }
+            return trouble.Count == 0 ? throw new InvalidOperationException("Each engine can be fitted, all together cannot.") : Fit([.. engines.Where(e => !trouble.ContainsKey(e.Id))], trouble);
+        }
+        catch (BadInputException bad)
+        {
+            trouble[engines[0].Id] = bad.Message;
+            return null;
+        }
+    }
+
+    private static EngineOutlook Engine(EngineRecord engine, EngineWear? wear, DateOnly today, FleetRisk fleet, string? trouble)
+    {
+        var points = engine.Points.Select(point => Point(engine, point, wear, fleet)).ToList();
         var findings = points.Where(p => p.Standing is VerdictState.Tight or VerdictState.Loose).OrderBy(p => p.Standing).ToList();
-        var due = Due.Of(engine.Book, engine.HoursNow, today, engine.Usage, drift?.Hours, findings.Count > 0);
+        if (wear is null || wear.Now.Points.Count == 0)
+        {
+            var plain = Due.Of(engine.Book, engine.HoursNow, today, engine.Usage, null, findings.Count > 0);
+            return new EngineOutlook(engine.Id, plain, null, null, null, null, null, null, findings, points, wear?.Visits ?? []) { Trouble = trouble };
+        }
+        var walk = new RiskWalk(wear.Now, HoursToRisk.DefaultHorizonHours);
+        var plan = OpeningPlan.Of(walk, wear, fleet.Risk, fleet.BreachCost, HoursToRisk.DefaultHorizonHours);
+        var due = Due.Of(engine.Book, engine.HoursNow, today, engine.Usage, Hours(fleet.PlainRisk ? plan.HoursToRisk : plan.OpenAfterHours), findings.Count > 0);
+        var asked = plan.HoursToRisk ?? plan.OpenAfterHours;
+        var decides = asked is { } then ? wear.Now.Points.MaxBy(p => p.Out(then)) : null;
         return new EngineOutlook(
             engine.Id,
             due,
-            drift?.Hours,
-            forecasts.Count > 0 ? HoursToRisk.Of(forecasts, risk / 5).Hours : null,
-            forecasts.Count > 0 ? HoursToRisk.Of(forecasts, 0.5).Hours : null,
-            drift?.DecidedBy,
-            drift?.Side,
+            Hours(plan.HoursToRisk),
+            Hours(plan.OpenAfterHours),
+            Hours(walk.FirstAt(fleet.Risk * EarlyShare)),
+            Hours(walk.FirstAt(0.5)),
+            Label(decides?.Id),
+            decides?.Side(asked!.Value),
             findings,
-            points)
-        { Trouble = trouble };
+            points,
+            wear.Visits)
+        {
+            Trouble = trouble,
+            RiskAtBook = BookHours(engine, due, today) is { } book ? walk.MostUpTo(Math.Clamp(book, 0, HoursToRisk.DefaultHorizonHours)) : null,
+            ReadingVarianceMm2 = wear.ReadingVarianceMm2,
+            SharedSdMm = wear.SharedSdMm,
+        };
+
+        string? Label(string? id) => id?[(engine.Id.Length + 1)..];
+        static EngineHours? Hours(double? hours) => hours is { } h ? EngineHours.Near(h) : null;
     }
 
-    private sealed class Entry(EngineRecord engine, PointRecord point, DriftHistory history)
+    /// <summary>Engine hours to the book's call, by hours or by months.</summary>
+    private static double? BookHours(EngineRecord engine, Due due, DateOnly today)
     {
-        public EngineRecord Engine => engine;
+        var answers = due.Others.Prepend(due.Decides);
+        return answers.Where(a => a.Rule is DueRule.BookHours or DueRule.FirstCheck).Select(a => a.Hours)
+            .Concat(answers.Where(a => a.Rule == DueRule.BookMonths && a.Date is not null).Select(a => (double?)(a.Date > today ? engine.Usage.HoursBetween(today, a.Date!.Value) : 0)))
+            .Min();
+    }
 
-        public PointRecord Point => point;
-
-        public OwnRate? Own { get; private set; }
-
-        public string? Trouble { get; private set; }
-
-        public PooledRate? Pooled { get; set; }
-
-        public static Entry Of(EngineRecord engine, PointRecord point)
+    private static PointOutlook Point(EngineRecord engine, PointRecord point, EngineWear? wear, FleetRisk fleet)
+    {
+        var id = WearOfRecords.PointId(engine, point);
+        var ahead = wear?.Ahead(id);
+        var own = ahead is null ? null : new RiskWalk(new RiskCurve(ahead), HoursToRisk.DefaultHorizonHours).FirstAt(fleet.Risk);
+        var aim = wear is not null && point.Spec is { } spec ? AimAhead.Best(wear, id, spec.AimMm, fleet.Risk / Math.Max(1, engine.Points.Count)) : null;
+        var standing = Standing(point);
+        return new PointOutlook(point.Label, wear?.Points.FirstOrDefault(p => p.Id == id), ahead, standing, own is { } hours ? EngineHours.Near(hours) : null, own is { } at ? ahead!.Side(at) : null)
         {
-            var entry = new Entry(engine, point, DriftHistory.Of(point.Visits));
-            try
-            {
-                entry.Own = OwnRate.Fit(entry.history.Readings);
-            }
-            catch (BadInputException bad)
-            {
-                entry.Trouble = $"{point.Label}: {bad.Message}";
-            }
-            return entry;
-        }
+            Shown = Shown(point, standing, ahead),
+            Aim = aim is not null && Math.Abs(aim.AimMm - point.Spec!.AimMm) > 1e-9 ? aim : null,
+        };
+    }
 
-        private readonly DriftHistory history = history;
+    private static ShownFigure? Shown(PointRecord point, VerdictState? standing, PointAhead? ahead)
+    {
+        if (standing is VerdictState.Tight or VerdictState.Loose || ahead is null)
+            return (point.Standing?.EstimateMm ?? point.Standing?.UpperMm ?? point.Standing?.LowerMm) is { } mm ? new ShownFigure(mm, standing, false) : null;
+        var expected = ahead.MeanMm(0);
+        VerdictState? state = expected < ahead.Window.MinMm ? VerdictState.Tight : expected > ahead.Window.MaxMm ? VerdictState.Loose : null;
+        return new ShownFigure(expected, state, true);
+    }
 
-        public PointOutlook Look(double risk)
-        {
-            var forecast = Forecast();
-            var own = forecast is null ? null : HoursToRisk.Alone(forecast, risk);
-            return new PointOutlook(point.Label, Own, Pooled!.Rate, Pooled.UnlikeSiblings, forecast, Standing(), own?.Hours, own?.Side) { Shown = Shown(forecast) };
-        }
-
-        public PointOutlook WithoutRate() => new(point.Label, null, null, false, null, Standing(), null, null) { Shown = Shown(null) };
-
-        private ShownFigure? Shown(PointForecast? forecast)
-        {
-            var standing = Standing();
-            if (standing is VerdictState.Tight or VerdictState.Loose || forecast is null)
-                return (point.Standing?.EstimateMm ?? point.Standing?.UpperMm ?? point.Standing?.LowerMm) is { } mm ? new ShownFigure(mm, standing, false) : null;
-            var expected = forecast.MeanMm(0);
-            VerdictState? state = expected < forecast.Window.MinMm ? VerdictState.Tight : expected > forecast.Window.MaxMm ? VerdictState.Loose : null;
-            return new ShownFigure(expected, state, true);
-        }
-
-        private VerdictState? Standing()
-        {
-            if (point is not { Standing: { } reading, Spec: { } spec }) return null;
-            IReadOnlyList<BladeTrial> touch = point.StandingDragged && reading.EstimateMm is { } mm ? [new BladeTrial([mm], Feel.Drag)] : [];
-            return Judgement.Of(reading, touch, spec).State;
-        }
-
-        private PointForecast? Forecast()
-        {
-            if (history.Last is not { } last || point.Spec is null || Pooled?.Rate is not { } rate) return null;
-            return new PointForecast(point.Label, last.ClearanceMm, last.StandardUncertaintyMm, rate, history.Covariance(Own, Pooled.Shrinkage), point.Spec.Window)
-            {
-                AgeHours = Math.Max(0, engine.HoursNow - last.Hours),
-            };
-        }
+    private static VerdictState? Standing(PointRecord point)
+    {
+        if (point is not { Standing: { } reading, Spec: { } spec }) return null;
+        IReadOnlyList<BladeTrial> touch = point.StandingDragged && reading.EstimateMm is { } mm ? [new BladeTrial([mm], Feel.Drag)] : [];
+        return Judgement.Of(reading, touch, spec).State;
     }
 }

@@ -65,9 +65,12 @@ public sealed class EngineWear
     /// <summary>Variance of a reading to come at a point beside what it stands at: a reading's own, a visit's and a hand's, mm².</summary>
     public double ReadingVarianceMm2 => Square(components.ReadingSdMm) + Common;
 
+    /// <summary>Standard deviation of a shift that all readings of a visit today would have in common: what the forecasts share, a visit's and a hand's, mm.</summary>
+    public double SharedSdMm => Math.Sqrt(Now.SharedVariance(0) + Common);
+
     private double Common => Square(components.VisitSdMm) + Square(components.PersonSdMm);
 
-    private static bool HasLevel(WearLine line) => line.Runs.Length > 0 && line.Runs[^1].HasLevel;
+    private static bool HasLevel(WearLine line) => line.Runs.Length > 0 && line.Runs[^1].HasLevel && line.Runs[^1].Number >= (line.Point.PresentRun ?? int.MinValue);
 
     private static Clearance SetMm(WearLine line) => line.Point.SetMm ?? Clearance.Near((line.Point.Window!.Value.MinMm + line.Point.Window.Value.MaxMm) / 2);
 

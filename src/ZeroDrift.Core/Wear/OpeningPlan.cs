@@ -14,18 +14,25 @@ public sealed record OpeningPlan(double? HoursToRisk, string? DecidedBy, LimitSi
     public const double DefaultBreachCost = 20;
 
     /// <summary>Works it out from an engine's two curves.</summary>
-    /// <param name="now">R(D) as it stands.</param>
-    /// <param name="fresh">R(D) with every point freshly set.</param>
+    /// <param name="walk">Along R(D) as it stands.</param>
+    /// <param name="engine">The engine, for its points and its curve freshly set.</param>
     /// <param name="risk">The fleet's risk, above 0, below 1.</param>
     /// <param name="breachCost">c, above 0.</param>
     /// <param name="horizonHours">How far to look.</param>
-    public static OpeningPlan Of(RiskCurve now, RiskCurve fresh, double risk, double breachCost = DefaultBreachCost, double horizonHours = Drift.HoursToRisk.DefaultHorizonHours)
+    public static OpeningPlan Of(RiskWalk walk, EngineWear engine, double risk, double breachCost, double horizonHours) =>
+        Of(walk, engine.Now, engine.Fresh, risk, breachCost, horizonHours);
+
+    /// <summary>The same from the curves alone.</summary>
+    public static OpeningPlan Of(RiskCurve now, RiskCurve fresh, double risk, double breachCost = DefaultBreachCost, double horizonHours = Drift.HoursToRisk.DefaultHorizonHours) =>
+        Of(new RiskWalk(now, horizonHours), now, fresh, risk, breachCost, horizonHours);
+
+    private static OpeningPlan Of(RiskWalk walk, RiskCurve now, RiskCurve fresh, double risk, double breachCost, double horizonHours)
     {
         var gamma = new RiskWalk(fresh, horizonHours).LeastCostPerHour(breachCost);
-        var walk = new RiskWalk(now, horizonHours);
         var open = walk.OpenAfter(breachCost, gamma);
-        if (walk.FirstAt(risk) is not { } hours) return new OpeningPlan(null, null, null, open, gamma);
-        var decides = now.Points.MaxBy(p => p.Out(hours));
-        return new OpeningPlan(hours, decides?.Id, decides?.Side(hours), open, gamma);
+        var hours = walk.FirstAt(risk);
+        if (hours is not { } at) return new OpeningPlan(null, null, null, open, gamma);
+        var decides = now.Points.MaxBy(p => p.Out(at));
+        return new OpeningPlan(hours, decides?.Id, decides?.Side(at), open, gamma);
     }
 }

@@ -16,6 +16,11 @@ public sealed class RiskCurve
 
     internal RiskCurve(PointAhead[] points, AheadQuadratic common) => (this.points, this.common) = (points, common);
 
+    /// <summary>Of one point alone.</summary>
+    public RiskCurve(PointAhead point) : this([point], default)
+    {
+    }
+
     /// <summary>Its points.</summary>
     public IReadOnlyList<PointAhead> Points => points;
 
@@ -49,6 +54,9 @@ public sealed class RiskCurve
         for (var k = 0; k < Nodes.Length; k++) all += Weights[k] * inside[k];
         return Math.Clamp(1 - all / RootPi, 0, 1);
     }
+
+    /// <summary>What the points share after <paramref name="hours"/> more, mm².</summary>
+    public double SharedVariance(double hours) => Math.Max(0, common.At(hours / 1000, Math.Exp(-hours / WearLayoutBuilder.BeddingHours)));
 
     private static double Outside(PointAhead point, double mean, double variance)
     {

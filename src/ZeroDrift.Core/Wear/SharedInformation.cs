@@ -28,6 +28,16 @@ public sealed record SharedInformation(IReadOnlyList<string> Groups, IReadOnlyLi
         return rest;
     }
 
+    /// <summary>With what one engine says, its names among them.</summary>
+    public SharedInformation Plus(SharedInformation engine)
+    {
+        var (groups, people) = (Groups.Union(engine.Groups).ToList(), People.Union(engine.People).ToList());
+        var (all, said) = (For(groups, people, Bedding), engine.For(groups, people, Bedding));
+        for (var i = 0; i < all.Matrix.Length; i++) all.Matrix[i] += said.Matrix[i];
+        for (var i = 0; i < all.Right.Length; i++) all.Right[i] += said.Right[i];
+        return all;
+    }
+
     /// <summary>Laid out for other names; names it does not know get nothing, names not asked for are dropped.</summary>
     internal SharedInformation For(IReadOnlyList<string> groups, IReadOnlyList<string> people, bool bedding)
     {
@@ -51,12 +61,6 @@ public sealed record SharedInformation(IReadOnlyList<string> Groups, IReadOnlyLi
                 if (place[j] >= 0) other.Matrix[place[i] * to.Count + place[j]] = Matrix[i * from.Count + j];
         }
         return other;
-    }
-
-    internal SharedInformation With(int[] columns, double[] matrix, double[] right)
-    {
-        Add(columns, matrix, right);
-        return this;
     }
 
     internal void Add(int[] columns, double[] matrix, double[] right)

@@ -14,6 +14,7 @@ public sealed class WearFit
     private const double BeddingPriorSd = 0.008;
     private readonly WearEngine[] engines;
     private readonly EngineElimination[] eliminated;
+    private readonly Dictionary<string, int> placeOf = new(StringComparer.Ordinal);
     private readonly SharedColumns shared;
     private readonly WearOptions options;
     private double[] values = [];
@@ -24,6 +25,7 @@ public sealed class WearFit
     {
         (this.engines, this.shared, this.options, Components) = (engines, shared, options, components);
         eliminated = new EngineElimination[engines.Length];
+        for (var i = 0; i < engines.Length; i++) placeOf[engines[i].Id] = i;
     }
 
     /// <summary>The components found, or held.</summary>
@@ -81,8 +83,9 @@ public sealed class WearFit
     /// <summary>What one engine said of them at this fit.</summary>
     public SharedInformation Said(string engine)
     {
-        var at = Array.FindIndex(engines, e => e.Id == engine);
-        return SharedInformation.Empty(shared.Groups, shared.People, shared.Bedding).With(engines[at].Shared, eliminated[at].Information, eliminated[at].InformationRight);
+        var at = placeOf[engine];
+        var (own, first) = (engines[at], shared.Person(0));
+        return new SharedInformation([.. own.Groups.Select(g => shared.Groups[g])], [.. own.Shared.Where(c => c >= first).Select(c => shared.People[c - first])], shared.Bedding, eliminated[at].Information, eliminated[at].InformationRight);
     }
 
     /// <summary>The rate of each group.</summary>

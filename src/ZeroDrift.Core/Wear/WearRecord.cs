@@ -10,7 +10,11 @@ namespace ZeroDrift.Core.Wear;
 /// <param name="Group">What it wears like: its kind.</param>
 /// <param name="Window">Its limits; null where the book gives no gap: it has a rate and no risk.</param>
 /// <param name="SetMm">The figure it is set to; null: the middle of the window.</param>
-public sealed record WearPoint(string Id, string Engine, string Group, Window? Window, Clearance? SetMm);
+public sealed record WearPoint(string Id, string Engine, string Group, Window? Window, Clearance? SetMm)
+{
+    /// <summary>The run it is in now, where that holds no reading: nothing gives a level then. Null: its last run with a reading.</summary>
+    public int? PresentRun { get; init; }
+}
 
 /// <summary>One opening of one engine.</summary>
 /// <param name="Id">Its name.</param>

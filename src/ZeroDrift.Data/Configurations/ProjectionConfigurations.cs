@@ -25,9 +25,9 @@ internal sealed class OutlookConfiguration : IEntityTypeConfiguration<OutlookRow
     }
 }
 
-internal sealed class GroupConfiguration : IEntityTypeConfiguration<GroupRow>
+internal sealed class TypeFitConfiguration : IEntityTypeConfiguration<TypeFitRow>
 {
-    public void Configure(EntityTypeBuilder<GroupRow> builder) => builder.HasKey(g => new { g.EngineTypeId, g.Kind });
+    public void Configure(EntityTypeBuilder<TypeFitRow> builder) => builder.HasKey(f => f.EngineTypeId);
 }
 
 internal sealed class MarkConfiguration : IEntityTypeConfiguration<MarkRow>

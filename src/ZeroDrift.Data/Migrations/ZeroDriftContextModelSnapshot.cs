@@ -309,12 +309,18 @@ namespace ZeroDrift.Data.Migrations
                         .ValueGeneratedOnAdd()
                         .HasColumnType("INTEGER");
 
+                    b.Property<double>("BreachCost")
+                        .HasColumnType("REAL");
+
                     b.Property<double>("FeelSdMm")
                         .HasColumnType("REAL");
 
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("PlainRisk")
+                        .HasColumnType("INTEGER");
 
                     b.Property<double>("Risk")
                         .HasColumnType("REAL");
@@ -332,31 +338,6 @@ namespace ZeroDrift.Data.Migrations
                     b.HasKey("Id");
 
                     b.ToTable("Fleet");
-                });
-
-            modelBuilder.Entity("ZeroDrift.Data.Model.GroupRow", b =>
-                {
-                    b.Property<byte[]>("EngineTypeId")
-                        .HasColumnType("BLOB");
-
-                    b.Property<string>("Kind")
-                        .HasColumnType("TEXT");
-
-                    b.Property<double>("Mean")
-                        .HasColumnType("REAL");
-
-                    b.Property<double>("TauSquared")
-                        .HasColumnType("REAL");
-
-                    b.Property<double>("VarianceOfMean")
-                        .HasColumnType("REAL");
-
-                    b.Property<double>("VarianceOfTauSquared")
-                        .HasColumnType("REAL");
-
-                    b.HasKey("EngineTypeId", "Kind");
-
-                    b.ToTable("Groups");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.LashPointRow", b =>
@@ -556,6 +537,9 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Said")
+                        .HasColumnType("TEXT");
+
                     b.Property<long>("Version")
                         .HasColumnType("INTEGER");
 
@@ -744,6 +728,21 @@ namespace ZeroDrift.Data.Migrations
                         .IsUnique();
 
                     b.ToTable("SpecRevisions");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.TypeFitRow", b =>
+                {
+                    b.Property<byte[]>("EngineTypeId")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Learned")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("EngineTypeId");
+
+                    b.ToTable("TypeFits");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.VisitRow", b =>

@@ -13,5 +13,11 @@ public sealed class FleetRow
 
     /// <summary>Repeatability of feel where a person's own is not known, mm.</summary>
     public double FeelSdMm { get; set; } = Core.Measuring.Reading.DefaultFeelSdMm;
+
+    /// <summary>What a valve out of its limits costs, in overheads.</summary>
+    public double BreachCost { get; set; } = Core.Wear.OpeningPlan.DefaultBreachCost;
+
+    /// <summary>Drift decides by the risk alone.</summary>
+    public bool PlainRisk { get; set; }
     public string TimeZone { get; set; } = "UTC";
 }

@@ -1,5 +1,3 @@
-using ZeroDrift.Core.Engines;
-
 namespace ZeroDrift.Data.Model;
 
 /// <summary>
@@ -10,7 +8,7 @@ public sealed class OutlookRow
     public Guid EngineId { get; set; }
     public Guid EngineTypeId { get; set; }
 
-    /// <summary>6a, later 6b.</summary>
+    /// <summary>The model it was worked out by.</summary>
     public required string Model { get; set; }
 
     /// <summary>What it rests on, hashed.</summary>
@@ -19,16 +17,17 @@ public sealed class OutlookRow
     /// <summary>The day its usage was worked out for.</summary>
     public DateOnly AsOf { get; set; }
     public required string Content { get; set; }
+
+    /// <summary>What this engine said of its group's shared unknowns when it was last worked out.</summary>
+    public string? Said { get; set; }
     public long Version { get; set; }
 }
 
-/// <summary>The components of a group, so that one engine can be worked out again without the others.</summary>
-public sealed class GroupRow
+/// <summary>What a type's fit taught, so that one engine can be worked out again without the others.</summary>
+public sealed class TypeFitRow
 {
     public Guid EngineTypeId { get; set; }
-    public LashKind Kind { get; set; }
-    public double Mean { get; set; }
-    public double VarianceOfMean { get; set; }
-    public double TauSquared { get; set; }
-    public double VarianceOfTauSquared { get; set; }
+
+    /// <summary>Components, group rates, hands, and what all engines said of them together.</summary>
+    public required string Learned { get; set; }
 }

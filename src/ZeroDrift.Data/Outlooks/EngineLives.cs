@@ -44,7 +44,7 @@ public static class EngineLives
         var meter = readings.ToHistory();
         var visits = all.Where(v => v.TotalHours is not null).OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
         var hoursNow = Math.Max(meter.Latest?.TotalHours.Hours ?? 0, visits.Count > 0 ? visits[^1].TotalHours!.Value : 0);
-        var breakIns = visits.Where(v => v.Job == JobKind.Build).Select(v => v.TotalHours!.Value).ToList();
+        var opened = visits.Select(v => new EngineVisit(v.Id.ToString(), EngineHours.Of(v.TotalHours!.Value), v.OpenedBy?.ToString(), v.OutOfTrend)).ToList();
         var byVisit = visits.Select(v => figures[v.Key].ToLookup(r => r.Point, StringComparer.Ordinal)).ToList();
         var before = new List<(double?, double?)>();
         var points = type.Points.OrderBy(p => p.Order).Select(point =>
@@ -58,14 +58,7 @@ public static class EngineLives
                 if (rows.Count == 0) continue;
                 var visit = visits[i];
                 var (found, left) = (rows.Find(r => r.Stage == StandingStage.Found), rows.Find(r => r.Stage == StandingStage.Left));
-                own.Add(new PointVisit(EngineHours.Of(visit.TotalHours!.Value), Figure(found), Figure(left))
-                {
-                    Adjusted = left is not null,
-                    Excluded = visit.OutOfTrend,
-                    PartChanged = rows[0].PartChanged,
-                    OtherCondition = visit.Condition != condition,
-                    BreakIn = breakIns.Exists(built => visit.TotalHours >= built && visit.TotalHours < built + type.BreakInHours),
-                });
+                own.Add(new PointVisit(opened[i], Figure(found), Figure(left)) { PartChanged = rows[0].PartChanged, OtherCondition = visit.Condition != condition });
                 if (visit.OutOfTrend) continue;
                 if ((left ?? found) is { } stands && (stands.EstimateMm ?? stands.LowerMm ?? stands.UpperMm) is not null) standing = stands;
                 if ((left ?? found)?.EstimateMm is { } mm) last = (mm, visit.TotalHours);
@@ -74,10 +67,10 @@ public static class EngineLives
             return new PointRecord(point.Label, point.Kind.ToString(), demands.GetValueOrDefault(point.Kind) as Demand.Gap, own, standing?.ToReading()) { StandingDragged = standing?.Dragged ?? false };
         }).ToList();
         var usage = Usage.Of(meter.Totals, today, engine.DutyHoursPerDay, engine.MonthlyWeights);
-        return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), EngineHours.Of(hoursNow), usage, Clock(type, visits), points), meter.Offset, before);
+        return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), EngineHours.Of(hoursNow), usage, Clock(type, visits), opened, points), meter.Offset, before);
     }
 
-    private static (Clearance, double)? Figure(ReadingRow? reading) => reading is { EstimateMm: { } mm, UncertaintyMm: { } u } ? (Clearance.OfMm(mm), u) : null;
+    private static VisitFigure? Figure(ReadingRow? reading) => reading is null ? null : new VisitFigure(reading.ToReading(), reading.Dragged, reading.By.ToString());
 
     private static BookClock? Clock(EngineTypeRow type, List<VisitRow> visits) => visits.FindLast(v => v.StartsClock) is { } last
         ? new BookClock(EngineHours.Of(type.BookHours), type.BookMonths, EngineHours.Of(type.FirstCheckHours), EngineHours.Of(last.TotalHours!.Value), last.Date, last.Job == JobKind.Build)

@@ -18,7 +18,26 @@ public sealed record OutlookContent
     public required double MeterOffset { get; init; }
     public required Usage Usage { get; init; }
     public BookClock? Book { get; init; }
+    /// <summary>Engine hours to the fleet's risk.</summary>
     public EngineHours? DriftHours { get; init; }
+
+    /// <summary>When opening costs least.</summary>
+    public EngineHours? OpenAfterHours { get; init; }
+
+    /// <summary>What of the two decides a date, as the fleet has chosen.</summary>
+    public EngineHours? DueByDriftHours { get; init; }
+
+    /// <summary>The chance that some valve is out when the book calls.</summary>
+    public double? RiskAtBook { get; init; }
+
+    /// <summary>A reading to come beside what its point stands at, mm.</summary>
+    public double ReadingSdMm { get; init; }
+
+    /// <summary>A shift that all readings of a visit today would have in common, mm.</summary>
+    public double SharedSdMm { get; init; }
+
+    /// <summary>Visits further off than visits stray.</summary>
+    public IReadOnlyList<VisitShiftContent> Visits { get; init; } = [];
     public double? EarlyHours { get; init; }
     public double? LateHours { get; init; }
     public string? DecidedBy { get; init; }
@@ -43,6 +62,9 @@ public sealed record OutlookContent
 /// <summary>A point that stands out of its window: found, and not set.</summary>
 public sealed record FindingContent(string Point, VerdictState State, double? Mm, double? LimitMm);
 
+/// <summary>A visit's common shift: how much looser everything read.</summary>
+public sealed record VisitShiftContent(Guid Visit, double ShiftMm, double StandardErrorMm, bool Odd);
+
 /// <summary>One point of the outlook.</summary>
 public sealed record PointContent
 {
@@ -57,6 +79,14 @@ public sealed record PointContent
     public double? MmPer1000h { get; init; }
     public double? StandardErrorMmPer1000h { get; init; }
     public bool UnlikeSiblings { get; init; }
+
+    /// <summary>The chance that it is a fast valve.</summary>
+    public double FastProbability { get; init; }
+
+    /// <summary>The chance of standing out of its window when the book calls.</summary>
+    public double? OutAtBook { get; init; }
+    public double? AimMm { get; init; }
+    public double? AimGainHours { get; init; }
     public double? HoursToRisk { get; init; }
     public LimitSide? Side { get; init; }
     public ExpectedRecord? Expected { get; init; }

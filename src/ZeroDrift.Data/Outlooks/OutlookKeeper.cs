@@ -3,9 +3,9 @@ using System.Text;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Drift;
-using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Outlook;
+using ZeroDrift.Core.Wear;
 using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Data.Outlooks;
@@ -14,21 +14,22 @@ namespace ZeroDrift.Data.Outlooks;
 public static class OutlookKeeper
 {
     /// <summary>The model the rows name.</summary>
-    public const string Model = "6a";
+    public const string Model = "6b";
 
     /// <summary>A type of so few engines is fitted whole at once: its group is the engine itself and its sisters.</summary>
     private const int FitAtOnceUpTo = 4;
 
     /// <summary>What a whole fit of a type came to.</summary>
-    public sealed record TypeOutlooks(Guid TypeId, IReadOnlyList<OutlookRow> Rows, IReadOnlyList<GroupRow> Groups);
+    public sealed record TypeOutlooks(Guid TypeId, IReadOnlyList<OutlookRow> Rows, LearnedContent? Learned);
 
-    /// <summary>Brings one engine's outlook up to its record, with the components its group has now.</summary>
+    /// <summary>Brings one engine's outlook up to its record, with what its group has taught so far.</summary>
     /// <returns>Whether the rest of its type should be fitted again.</returns>
     public static async Task<bool> RefreshAsync(ZeroDriftContext data, Guid engineId, DateOnly today)
     {
         var engine = await data.Engines.AsNoTracking().FirstAsync(e => e.Id == engineId);
         var type = await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == engine.EngineTypeId);
         if (type is null) return false;
+        var kept = await data.TypeFits.FirstOrDefaultAsync(f => f.EngineTypeId == type.Id);
         if (await data.Engines.CountAsync(e => e.EngineTypeId == engine.EngineTypeId && e.ArchivedAt == null) <= FitAtOnceUpTo)
         {
             await KeepAsync(data, (await FitAsync(data, engine.EngineTypeId, today))!);
@@ -37,8 +38,13 @@ public static class OutlookKeeper
         var fleet = await data.SettingsAsync();
         var lives = await EngineLives.LoadAsync(data, type, fleet, today, engineId);
         if (lives.Count == 0) return false;
-        var groups = (await data.Groups.AsNoTracking().Where(g => g.EngineTypeId == type.Id).ToListAsync()).ToDictionary(g => g.Kind.ToString(), g => new RandomEffects(g.Mean, g.VarianceOfMean, g.TauSquared, g.VarianceOfTauSquared), StringComparer.Ordinal);
-        await UpsertAsync(data, Row(lives[0], type, TypeOutlook.One(lives[0].Record, groups, today, fleet.Risk), today));
+        var learned = kept is null ? LearnedContent.Nothing : LearnedContent.Of(kept.Learned);
+        var before = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Said).FirstOrDefaultAsync();
+        var others = before is null ? learned.Shared : learned.Shared.Without(SaidContent.Of(before));
+        var (outlook, said) = TypeOutlook.One(lives[0].Record, learned.Components, others, today, Risk(fleet));
+        // The next engine takes out what this one says now, not what it said before.
+        if (kept is not null) kept.Learned = (learned with { Shared = said is null ? others : others.Plus(said) }).ToJson();
+        await UpsertAsync(data, Row(lives[0], type, outlook, said, fleet, today));
         return true;
     }
 
@@ -57,11 +63,11 @@ public static class OutlookKeeper
         if (await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == typeId) is not { } type) return null;
         var fleet = await data.SettingsAsync();
         var lives = await EngineLives.LoadAsync(data, type, fleet, today);
-        var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, fleet.Risk);
+        var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, Risk(fleet));
         return new TypeOutlooks(
             typeId,
-            [.. lives.Zip(fit.Engines).Select(p => Row(p.First, type, p.Second, today))],
-            [.. fit.Groups.Select(g => new GroupRow { EngineTypeId = typeId, Kind = Enum.Parse<LashKind>(g.Key), Mean = g.Value.Mean, VarianceOfMean = g.Value.VarianceOfMean, TauSquared = g.Value.TauSquared, VarianceOfTauSquared = g.Value.VarianceOfTauSquared })]);
+            [.. lives.Zip(fit.Engines).Select(p => Row(p.First, type, p.Second, fit.Learned?.Said.GetValueOrDefault(p.Second.Id), fleet, today))],
+            fit.Learned is { } learned ? LearnedContent.Of(learned) : null);
     }
 
     /// <summary>Keeps a fit; part of the transaction under way. Rows that say the same are left as they are.</summary>
@@ -69,15 +75,17 @@ public static class OutlookKeeper
     {
         var known = await data.Outlooks.Where(o => o.EngineTypeId == fit.TypeId).ToDictionaryAsync(o => o.EngineId);
         foreach (var row in fit.Rows) Upsert(data, known.GetValueOrDefault(row.EngineId) ?? await data.Outlooks.FirstOrDefaultAsync(o => o.EngineId == row.EngineId), row);
-        var groups = await data.Groups.Where(g => g.EngineTypeId == fit.TypeId).ToListAsync();
-        foreach (var gone in groups.Where(g => fit.Groups.All(f => f.Kind != g.Kind))) data.Groups.Remove(gone);
-        foreach (var group in fit.Groups)
+        var kept = await data.TypeFits.FirstOrDefaultAsync(f => f.EngineTypeId == fit.TypeId);
+        if (fit.Learned is null && kept is not null) data.TypeFits.Remove(kept);
+        if (fit.Learned is { } learned)
         {
-            if (groups.Find(g => g.Kind == group.Kind) is { } present) (present.Mean, present.VarianceOfMean, present.TauSquared, present.VarianceOfTauSquared) = (group.Mean, group.VarianceOfMean, group.TauSquared, group.VarianceOfTauSquared);
-            else data.Groups.Add(group);
+            if (kept is not null) kept.Learned = learned.ToJson();
+            else data.TypeFits.Add(new TypeFitRow { EngineTypeId = fit.TypeId, Learned = learned.ToJson() });
         }
         await data.SaveChangesAsync();
     }
+
+    private static FleetRisk Risk(FleetRow fleet) => new(fleet.Risk, fleet.BreachCost, fleet.PlainRisk);
 
     private static async Task UpsertAsync(ZeroDriftContext data, OutlookRow row)
     {
@@ -92,14 +100,15 @@ public static class OutlookKeeper
             data.Outlooks.Add(row);
             return;
         }
+        known.Said = row.Said;
         if (known.Fingerprint == row.Fingerprint && known.AsOf == row.AsOf) return;
         (known.EngineTypeId, known.Model, known.Fingerprint, known.AsOf, known.Content) = (row.EngineTypeId, row.Model, row.Fingerprint, row.AsOf, row.Content);
         known.Version++;
     }
 
-    private static OutlookRow Row(EngineLife life, EngineTypeRow type, EngineOutlook outlook, DateOnly today)
+    private static OutlookRow Row(EngineLife life, EngineTypeRow type, EngineOutlook outlook, SharedInformation? said, FleetRow fleet, DateOnly today)
     {
-        var content = Content(life, outlook).ToJson();
+        var content = Content(life, outlook, fleet).ToJson();
         return new OutlookRow
         {
             EngineId = life.Engine.Id,
@@ -108,11 +117,12 @@ public static class OutlookKeeper
             Fingerprint = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(content)).AsSpan(0, 12)),
             AsOf = today,
             Content = content,
+            Said = said is null ? null : SaidContent.ToJson(said),
             Version = 1,
         };
     }
 
-    private static OutlookContent Content(EngineLife life, EngineOutlook outlook)
+    private static OutlookContent Content(EngineLife life, EngineOutlook outlook, FleetRow fleet)
     {
         var record = life.Record;
         return new OutlookContent
@@ -121,34 +131,40 @@ public static class OutlookKeeper
             MeterOffset = life.MeterOffset,
             Usage = record.Usage,
             Book = record.Book,
-            DriftHours = outlook.DriftHours,
+            DriftHours = outlook.RiskHours,
+            OpenAfterHours = outlook.OpenAfterHours,
+            DueByDriftHours = fleet.PlainRisk ? outlook.RiskHours : outlook.OpenAfterHours,
+            RiskAtBook = outlook.RiskAtBook,
+            ReadingSdMm = Math.Sqrt(outlook.ReadingVarianceMm2),
+            SharedSdMm = outlook.SharedSdMm,
+            Visits = [.. outlook.Visits.Select(v => new VisitShiftContent(Guid.Parse(v.Visit), v.ShiftMm, v.StandardErrorMm, v.Odd))],
             EarlyHours = outlook.EarlyHours,
             LateHours = outlook.LateHours,
             DecidedBy = outlook.DecidedBy,
             Side = outlook.Side,
-            DeciderMmPer1000h = outlook.Points.FirstOrDefault(p => p.Label == outlook.DecidedBy)?.Rate?.MmPer1000h,
+            DeciderMmPer1000h = outlook.Points.FirstOrDefault(p => p.Label == outlook.DecidedBy)?.Wear?.MmPer1000h,
             Findings = [.. outlook.Findings.Select(f => Finding(record.Points.First(p => p.Label == f.Label), f.Standing!.Value))],
             HasFigures = record.Points.Any(p => p.Standing is not null),
             Trouble = outlook.Trouble,
-            Points = [.. outlook.Points.Select((p, i) => Point(p, record.Points[i], life.Before[i], FanHours(record)))],
+            Points = [.. outlook.Points.Select((p, i) => Point(p, record.Points[i], life.Before[i], FanHours(record), outlook))],
         };
     }
 
     /// <summary>How far ahead a forecast is drawn: an eighth of the life drawn before it, and never less than a season's work.</summary>
     private static double FanHours(EngineRecord record)
     {
-        var first = record.Points.SelectMany(p => p.Visits).Select(v => (double)v.Hours).DefaultIfEmpty(record.HoursNow).Min();
+        var first = record.Points.SelectMany(p => p.Visits).Select(v => (double)v.Visit.Hours).DefaultIfEmpty(record.HoursNow).Min();
         return Math.Max(600, (record.HoursNow - first) / 8);
     }
 
     private static FindingContent Finding(PointRecord point, VerdictState state) =>
         new(point.Label, state, point.Standing?.EstimateMm ?? point.Standing?.UpperMm ?? point.Standing?.LowerMm, state == VerdictState.Tight ? point.Spec?.Window.MinMm : point.Spec?.Window.MaxMm);
 
-    private static PointContent Point(PointOutlook outlook, PointRecord record, (double? Mm, double? Hours) before, double fanHours)
+    private static PointContent Point(PointOutlook outlook, PointRecord record, (double? Mm, double? Hours) before, double fanHours, EngineOutlook engine)
     {
-        var (mean, sd) = (outlook.Forecast?.MeanMm(0), outlook.Forecast?.SdMm(0));
-        // A reading to come has its own error on top of the forecast's.
-        var surprise = sd is { } s ? Math.Sqrt(s * s + AimOff.LeastUncertaintyMm * AimOff.LeastUncertaintyMm) : (double?)null;
+        var (mean, sd) = (outlook.Ahead?.MeanMm(0), outlook.Ahead?.SdMm(0));
+        // A reading to come strays too, from what its point stands at.
+        var surprise = sd is { } s ? Math.Sqrt(s * s + engine.ReadingVarianceMm2) : (double?)null;
         return new PointContent
         {
             Label = outlook.Label,
@@ -159,14 +175,17 @@ public static class OutlookKeeper
             ExpectedMm = mean,
             ExpectedSdMm = sd,
             Standing = outlook.Standing,
-            MmPer1000h = outlook.Rate?.MmPer1000h,
-            StandardErrorMmPer1000h = outlook.Rate?.StandardErrorMmPer1000h,
+            MmPer1000h = outlook.Wear?.MmPer1000h,
+            StandardErrorMmPer1000h = outlook.Wear?.StandardErrorMmPer1000h,
             UnlikeSiblings = outlook.UnlikeSiblings,
+            FastProbability = outlook.Wear?.FastProbability ?? 0,
+            AimMm = outlook.Aim?.AimMm,
+            AimGainHours = outlook.Aim is { } aim ? (aim.HoursAtAim ?? HoursToRisk.DefaultHorizonHours) - (aim.HoursAtBook ?? HoursToRisk.DefaultHorizonHours) : null,
             HoursToRisk = outlook.HoursToRisk,
             Side = outlook.Side,
             Shown = outlook.Shown,
-            Fan = outlook.Forecast?.Fan(fanHours),
-            Expected = before.Mm is null && mean is null ? null : new ExpectedRecord(outlook.Label, mean, surprise, outlook.Rate?.MmPer1000h, outlook.Rate?.StandardErrorMmPer1000h, before.Mm, before.Hours),
+            Fan = outlook.Ahead?.Fan(fanHours),
+            Expected = before.Mm is null && mean is null ? null : new ExpectedRecord(outlook.Label, mean, surprise, outlook.Wear?.MmPer1000h, outlook.Wear?.StandardErrorMmPer1000h, before.Mm, before.Hours),
         };
     }
 }

@@ -1,6 +1,8 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Visits;
 
 namespace ZeroDrift.Data.Starting;
 
@@ -42,6 +44,9 @@ public static class DataFile
                     await Storage.Backup.CopyAsync(path, making);
                     await context.Database.ExecuteSqlRawAsync("DROP TABLE IF EXISTS \"__EFMigrationsLock\"");
                     await context.Database.MigrateAsync();
+                    if (!await context.Outlooks.AnyAsync(o => o.Model != OutlookKeeper.Model)) return;
+                    say("Working out every engine's outlook by the new model…");
+                    await Rebuild.OutlooksAsync(context, DateOnly.FromDateTime(now));
                 }),
                 _ => null,
             };

@@ -19,14 +19,20 @@ public static class Rebuild
             await Exchange.ProjectAsync(data, stored.Row, stored.Visit, false, today);
             data.ChangeTracker.Clear();
         }
+        await OutlooksAsync(data, today, say);
+        return ids.Count;
+    }
+
+    /// <summary>Works out every outlook anew, by the model of this version.</summary>
+    public static async Task OutlooksAsync(ZeroDriftContext data, DateOnly today, Action<string>? say = null)
+    {
         await data.Outlooks.ExecuteDeleteAsync();
-        await data.Groups.ExecuteDeleteAsync();
+        await data.TypeFits.ExecuteDeleteAsync();
         foreach (var type in await data.EngineTypes.AsNoTracking().Select(t => t.Id).ToListAsync())
         {
             say?.Invoke($"Outlooks of type {type}");
             if (await OutlookKeeper.FitAsync(data, type, today) is { } fit) await OutlookKeeper.KeepAsync(data, fit);
             data.ChangeTracker.Clear();
         }
-        return ids.Count;
     }
 }

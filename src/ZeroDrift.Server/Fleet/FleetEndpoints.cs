@@ -8,7 +8,7 @@ using ZeroDrift.Server.Outlooks;
 
 namespace ZeroDrift.Server.Fleet;
 
-public sealed record FleetSettings(string? Name, double? Risk, double? ToleranceTightMm, double? ToleranceLooseMm, double? FeelSdMm, string? TimeZone);
+public sealed record FleetSettings(string? Name, double? Risk, double? ToleranceTightMm, double? ToleranceLooseMm, double? FeelSdMm, double? BreachCost, bool? PlainRisk, string? TimeZone);
 
 internal static class FleetEndpoints
 {
@@ -32,6 +32,8 @@ internal static class FleetEndpoints
             row.ToleranceTightMm = Given.InRange(settings.ToleranceTightMm, 0.005, 1, "toleranceTightMm", "The tolerance on the tight side") ?? row.ToleranceTightMm;
             row.ToleranceLooseMm = Given.InRange(settings.ToleranceLooseMm, 0.005, 1, "toleranceLooseMm", "The tolerance on the loose side") ?? row.ToleranceLooseMm;
             row.FeelSdMm = Given.InRange(settings.FeelSdMm, 0.001, 0.05, "feelSdMm", "The repeatability of feel") ?? row.FeelSdMm;
+            row.BreachCost = Given.InRange(settings.BreachCost, 1, 1000, "breachCost", "What a valve out of its limits costs, in overheads,") ?? row.BreachCost;
+            row.PlainRisk = settings.PlainRisk ?? row.PlainRisk;
             if (settings.TimeZone is { } zone) row.TimeZone = FleetDay.Known(zone);
             await data.SaveChangesAsync();
             await day.ReadAsync(data);
@@ -41,5 +43,5 @@ internal static class FleetEndpoints
         return saved;
     }
 
-    private static FleetSettings Of(FleetRow row) => new(row.Name, row.Risk, row.ToleranceTightMm, row.ToleranceLooseMm, row.FeelSdMm, row.TimeZone);
+    private static FleetSettings Of(FleetRow row) => new(row.Name, row.Risk, row.ToleranceTightMm, row.ToleranceLooseMm, row.FeelSdMm, row.BreachCost, row.PlainRisk, row.TimeZone);
 }

@@ -32,6 +32,12 @@ public sealed record DueRow
     /// <summary>The type's book gives neither hours nor months.</summary>
     public required bool NoInterval { get; init; }
     public double? DriftHours { get; init; }
+
+    /// <summary>Engine hours until opening costs least; 0 is now.</summary>
+    public double? OpenAfterHours { get; init; }
+
+    /// <summary>The chance that some valve is out of its window when the book calls.</summary>
+    public double? RiskAtBook { get; init; }
     public double? DriftEarlyHours { get; init; }
     public double? DriftLateHours { get; init; }
     public string? DriftPoint { get; init; }

@@ -65,6 +65,8 @@ internal sealed class Yard(FleetDay day)
             BookHoursLeft = line.BookHoursLeft,
             NoInterval = head.NoInterval,
             DriftHours = o.DriftHours,
+            OpenAfterHours = o.OpenAfterHours,
+            RiskAtBook = o.RiskAtBook,
             DriftEarlyHours = o.EarlyHours,
             DriftLateHours = o.LateHours,
             DriftPoint = o.DecidedBy,
@@ -84,7 +86,7 @@ internal sealed class Yard(FleetDay day)
     {
         public static Line Of(OutlookContent o, DateOnly today)
         {
-            var due = Due.Of(o.Book, o.HoursNow, today, o.Usage, o.DriftHours, o.Findings.Count > 0);
+            var due = Due.Of(o.Book, o.HoursNow, today, o.Usage, o.DueByDriftHours, o.Findings.Count > 0);
             var answers = due.Others.Prepend(due.Decides).ToList();
             var hours = answers.Where(a => a.Rule is DueRule.BookHours or DueRule.FirstCheck).Select(a => a.Hours);
             var months = answers.Where(a => a.Rule == DueRule.BookMonths && a.Date is not null).Select(a => (double?)(a.Date > today ? o.Usage.HoursBetween(today, a.Date!.Value) : 0));

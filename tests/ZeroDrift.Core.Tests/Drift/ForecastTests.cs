@@ -64,16 +64,6 @@ public class ForecastTests
         Assert.InRange(risk.Hours!.Value.Hours, 3000, 4500);
     }
 
-    [Fact]
-    public void Hours_run_since_the_last_figure_count_against_the_forecast()
-    {
-        var fresh = new PointForecast("1E", Mm(0.40), 0.006, new Rate(-15e-6, 3e-6), 0, Exhaust);
-        var aged = fresh with { AgeHours = 500 };
-
-        Assert.Equal(HoursToRisk.Alone(fresh).Hours!.Value - 500, HoursToRisk.Alone(aged).Hours!.Value, 2);
-        Assert.Equal(fresh.MeanMm(500), aged.MeanMm(0), 12);
-    }
-
     [Theory]
     [InlineData(0, "risk")]
     [InlineData(1, "risk")]

@@ -18,7 +18,7 @@ public class TypeOutlookTests
 
         Assert.Equal((DueRule.Drift, "4E", LimitSide.Tight), (outlook.Due.Decides.Rule, outlook.DecidedBy, outlook.Side));
         Assert.True(outlook.Due.AheadOfBookHours > 0);
-        Assert.True(outlook.EarlyHours <= outlook.DriftHours && outlook.DriftHours <= outlook.LateHours);
+        Assert.True(outlook.EarlyHours <= outlook.RiskHours && outlook.RiskHours <= outlook.LateHours);
     }
 
     [Fact]
@@ -44,24 +44,24 @@ public class TypeOutlookTests
     [Fact]
     public void Closed_up_with_no_figure_at_all_is_a_finding_too()
     {
-        var closed = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(H(3000), null, null)], new Reading(null, Mm(0.05), null, null));
+        var closed = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(At(3000), new VisitFigure(new Reading(null, Mm(0.05), null, null), false, null), null)], new Reading(null, Mm(0.05), null, null));
 
         var outlook = TypeOutlook.Of([Engine("a", [closed])], Today).Engines[0];
 
         Assert.Equal(DueRule.Finding, outlook.Due.Decides.Rule);
-        Assert.Null(outlook.Points[0].Forecast);
+        Assert.Null(outlook.Points[0].Ahead);
     }
 
     [Fact]
     public void The_heads_show_what_was_found_out_of_its_window_as_found_and_everything_else_as_expected_today()
     {
         var tight = Steady("2E") with { Standing = Reading.Direct(Mm(0.32)) };
-        var closed = new PointRecord("3E", "Exhaust", Exhaust, [new PointVisit(H(3000), null, null)], new Reading(null, Mm(0.05), null, null));
+        var closed = new PointRecord("3E", "Exhaust", Exhaust, [], new Reading(null, Mm(0.05), null, null));
         var never = new PointRecord("4E", "Exhaust", Exhaust, [], null);
 
         var points = TypeOutlook.Of([Engine("a", [Steady("1E"), tight, closed, never])], Today).Engines[0].Points;
 
-        Assert.Equal(new ShownFigure(points[0].Forecast!.MeanMm(0), null, true), points[0].Shown);
+        Assert.Equal(new ShownFigure(points[0].Ahead!.MeanMm(0), null, true), points[0].Shown);
         Assert.Equal(new ShownFigure(0.32, VerdictState.Tight, false), points[1].Shown);
         Assert.Equal(new ShownFigure(0.05, VerdictState.Tight, false), points[2].Shown);
         Assert.Null(points[3].Shown);
@@ -79,12 +79,12 @@ public class TypeOutlookTests
     [Fact]
     public void Sister_engines_lend_a_rate_to_one_measured_only_once()
     {
-        var young = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(H(3000), (Mm(0.40), 0.006), null)], Reading.Direct(Mm(0.40)));
+        var young = new PointRecord("1E", "Exhaust", Exhaust, [new PointVisit(At(3000), Figure(0.40), null)], Reading.Direct(Mm(0.40)));
 
         var outlooks = TypeOutlook.Of([Engine("old", [Point("1E", -0.012), Point("2E", -0.014), Point("3E", -0.010)]), Engine("young", [young])], Today).Engines;
 
-        Assert.Null(outlooks[1].Points[0].OwnRate);
-        Assert.InRange(outlooks[1].Points[0].Rate!.Value.MmPer1000h, -0.016, -0.008);
+        Assert.InRange(outlooks[1].Points[0].Wear!.MmPer1000h, -0.016, -0.008);
+        Assert.True(outlooks[1].Points[0].Wear!.StandardErrorMmPer1000h > outlooks[0].Points[0].Wear!.StandardErrorMmPer1000h);
     }
 
     [Fact]
@@ -95,17 +95,55 @@ public class TypeOutlookTests
         var outlook = TypeOutlook.Of([Engine("a", points)], Today).Engines[0];
 
         Assert.Equal(["9E"], outlook.Points.Where(p => p.UnlikeSiblings).Select(p => p.Label));
-        Assert.Equal(-0.08, outlook.Points[8].Rate!.Value.MmPer1000h, 3);
+        Assert.InRange(outlook.Points[8].Wear!.MmPer1000h, -0.085, -0.06);
+    }
+
+    [Fact]
+    public void Set_without_a_figure_nothing_gives_a_level_until_it_is_measured_again()
+    {
+        var whole = Point("1E", -0.02);
+        var amount = whole with { Visits = [.. whole.Visits, new PointVisit(At(6500), Figure(0.37), new VisitFigure(Reading.Nothing, false, null))] };
+
+        var outlook = TypeOutlook.Of([Engine("a", [amount, Point("2E", -0.02)])], Today).Engines[0];
+
+        Assert.Null(outlook.Points[0].Ahead);
+        Assert.NotNull(outlook.Points[0].Wear);
+        Assert.NotNull(outlook.Points[1].Ahead);
+    }
+
+    [Fact]
+    public void The_fleet_may_choose_a_plain_risk_instead_of_what_opening_and_waiting_cost()
+    {
+        var engine = Engine("a", [Point("1E", -0.03), Point("2E", -0.03)]);
+
+        var byCost = TypeOutlook.Of([engine], Today).Engines[0];
+        var plain = TypeOutlook.Of([engine], Today, new FleetRisk(PlainRisk: true)).Engines[0];
+
+        Assert.Equal((byCost.RiskHours, byCost.OpenAfterHours), (plain.RiskHours, plain.OpenAfterHours));
+        Assert.Equal(byCost.OpenAfterHours!.Value.Hours, Drift(byCost).Hours!.Value);
+        Assert.Equal(plain.RiskHours!.Value.Hours, Drift(plain).Hours!.Value);
+
+        static DueAnswer Drift(EngineOutlook outlook) => outlook.Due.Others.Prepend(outlook.Due.Decides).First(a => a.Rule == DueRule.Drift);
+    }
+
+    [Fact]
+    public void A_go_and_a_no_go_are_bounds_and_a_dragging_blade_is_the_gap()
+    {
+        var between = Reading.Between(Mm(0.38), Mm(0.40));
+        Assert.True(new VisitFigure(between, false, null).IsBounded);
+        Assert.False(new VisitFigure(between, true, null).IsBounded);
+        Assert.False(new VisitFigure(Reading.Direct(Mm(0.39)), false, null).IsBounded);
+        Assert.True(new VisitFigure(new Reading(null, Mm(0.05), null, null), false, null).IsBounded);
     }
 
     [Fact]
     public void An_engine_never_opened_has_nothing_to_decide()
     {
-        var engine = new EngineRecord("new", H(0), Usage.Of([], Today, 4), null, [new PointRecord("1E", "Exhaust", Exhaust, [], null)]);
+        var engine = new EngineRecord("new", H(0), Usage.Of([], Today, 4), null, [], [new PointRecord("1E", "Exhaust", Exhaust, [], null)]);
 
         var outlook = TypeOutlook.Of([engine], Today).Engines[0];
 
-        Assert.Equal((DueRule.Nothing, null), (outlook.Due.Decides.Rule, outlook.DriftHours));
+        Assert.Equal((DueRule.Nothing, null), (outlook.Due.Decides.Rule, outlook.RiskHours));
     }
 
     [Fact]
@@ -115,7 +153,7 @@ public class TypeOutlookTests
 
         var outlook = TypeOutlook.Of([Engine("a", points)], Today).Engines[0];
 
-        Assert.True(outlook.Points[0].Rate!.Value.MmPerHour < 0 && outlook.Points[2].Rate!.Value.MmPerHour > 0);
+        Assert.True(outlook.Points[0].Wear!.MmPer1000h < 0 && outlook.Points[2].Wear!.MmPer1000h > 0);
     }
 
     private static PointRecord Opening(string label) => Point(label, 0.01) with { Group = "Intake" };
@@ -125,15 +163,19 @@ public class TypeOutlookTests
     /// <summary>Four visits, 1000 h apart, set back to 0.40 at each second one, with a scatter of half a hundredth that no blade would show.</summary>
     private static PointRecord Point(string label, double mmPer1000h)
     {
-        var visits = new List<PointVisit> { new(H(0), null, (Mm(0.40), 0.006)) { Adjusted = true } };
+        var visits = new List<PointVisit> { new(At(0), null, Figure(0.40)) };
         for (var i = 1; i <= 6; i++)
         {
             var found = 0.40 + mmPer1000h * (i % 2 == 1 ? 1 : 2) + (i % 2 == 0 ? 0.0005 : -0.0005);
-            visits.Add(new PointVisit(H(i * 1000), (Mm(found), 0.006), i % 2 == 0 ? (Mm(0.40), 0.006) : null) { Adjusted = i % 2 == 0 });
+            visits.Add(new PointVisit(At(i * 1000), Figure(found), i % 2 == 0 ? Figure(0.40) : null));
         }
         return new PointRecord(label, "Exhaust", Exhaust, visits, Reading.Direct(Mm(0.40)));
     }
 
     private static EngineRecord Engine(string id, IReadOnlyList<PointRecord> points) =>
-        new(id, H(6000), new Usage(8, 6, 10, true, Usage.AllYear), new BookClock(H(2000), 24, null, H(6000), Today.AddDays(-1), false), points);
+        new(id, H(6000), new Usage(8, 6, 10, true, Usage.AllYear), new BookClock(H(2000), 24, null, H(6000), Today.AddDays(-1), false), [.. points.SelectMany(p => p.Visits).Select(v => v.Visit).DistinctBy(v => v.Id).OrderBy(v => v.Hours).Select(v => v with { Id = id + v.Id })], [.. points.Select(p => p with { Visits = [.. p.Visits.Select(v => v with { Visit = v.Visit with { Id = id + v.Visit.Id } })] })]);
+
+    private static EngineVisit At(double hours) => new($"@{hours}", H(hours), "A", false);
+
+    private static VisitFigure Figure(double mm) => new(Reading.Direct(Mm(mm), 0.006), false, "A");
 }
