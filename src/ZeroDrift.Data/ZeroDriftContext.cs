@@ -23,6 +23,7 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<BlobRow> Blobs => Set<BlobRow>();
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
     public DbSet<OutlookRow> Outlooks => Set<OutlookRow>();
+    public DbSet<FeelCheckRow> FeelChecks => Set<FeelCheckRow>();
     public DbSet<TypeFitRow> TypeFits => Set<TypeFitRow>();
     public DbSet<MarkRow> Marks => Set<MarkRow>();
     public DbSet<ChangeRow> Changes => Set<ChangeRow>();

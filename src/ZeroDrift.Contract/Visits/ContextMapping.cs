@@ -20,6 +20,8 @@ public static class ContextMapping
         ColdMaxC = record.Type.ColdMaxC,
         DialConversion = record.Type.DialConversion,
         FeelSdMm = record.FeelSdMm,
+        OwnFeelSdMm = record.OwnFeel.ToDictionary(f => f.Person, f => f.SdMm),
+        SharedSdMm = record.SharedSdMm,
         Meter = record.Meter is { } m ? new ContextMeter(m.Date, EngineHours.Of(m.ShownHours, "meter.shownHours"), m.OffsetHours) : null,
         AwaitingVisit = record.Awaiting?.VisitId,
         Awaiting = [.. (record.Awaiting?.Points ?? []).Select(p => new AwaitingPoint(p.Point, p.Found.ToCore()))],

@@ -24,12 +24,20 @@ public sealed record ContextRecord
 
     /// <summary>Repeatability of feel where a person's own is not known, mm.</summary>
     public double FeelSdMm { get; init; } = Core.Measuring.Reading.DefaultFeelSdMm;
+
+    /// <summary>Repeatability of feel of people whose own is known.</summary>
+    public IReadOnlyList<OwnFeelRecord> OwnFeel { get; init; } = [];
+
+    /// <summary>A shift that all readings of a visit today would have in common, mm.</summary>
+    public double SharedSdMm { get; init; }
     public ContextMeterRecord? Meter { get; init; }
     public AwaitingRecord? Awaiting { get; init; }
     public IReadOnlyList<MarkRecord> Marks { get; init; } = [];
 }
 
 public sealed record ContextEngineRecord(Guid Id, string Name, MachineKind Machine, string MachineName, string? Registration, string Site, string? SerialNumber, string? Rating);
+
+public sealed record OwnFeelRecord(Guid Person, double SdMm);
 
 public sealed record PersonRecord(Guid Id, string Name, string Initials);
 

@@ -95,10 +95,10 @@ public static class TypeOutlook
     {
         var points = engine.Points.Select(point => Point(engine, point, wear, fleet)).ToList();
         var findings = points.Where(p => p.Standing is VerdictState.Tight or VerdictState.Loose).OrderBy(p => p.Standing).ToList();
-        if (wear is null || wear.Now.Points.Count == 0)
+        if (wear is null || wear.Now.Points.Count == 0 || !wear.KnowsRates)
         {
             var plain = Due.Of(engine.Book, engine.HoursNow, today, engine.Usage, null, findings.Count > 0);
-            return new EngineOutlook(engine.Id, plain, null, null, null, null, null, null, findings, points, wear?.Visits ?? []) { Trouble = trouble };
+            return new EngineOutlook(engine.Id, plain, null, null, null, null, null, null, findings, points, wear?.Visits ?? []) { Trouble = trouble, ReadingVarianceMm2 = wear?.ReadingVarianceMm2 ?? 0, SharedSdMm = wear?.SharedSdMm ?? 0 };
         }
         var walk = new RiskWalk(wear.Now, HoursToRisk.DefaultHorizonHours);
         var plan = OpeningPlan.Of(walk, wear, fleet.Risk, fleet.BreachCost, HoursToRisk.DefaultHorizonHours);
@@ -141,8 +141,9 @@ public static class TypeOutlook
     {
         var id = WearOfRecords.PointId(engine, point);
         var ahead = wear?.Ahead(id);
-        var own = ahead is null ? null : new RiskWalk(new RiskCurve(ahead), HoursToRisk.DefaultHorizonHours).FirstAt(fleet.Risk);
-        var aim = wear is not null && point.Spec is { } spec ? AimAhead.Best(wear, id, spec.AimMm, fleet.Risk / Math.Max(1, engine.Points.Count)) : null;
+        var known = wear?.KnowsRates ?? false;
+        var own = ahead is null || !known ? null : new RiskWalk(new RiskCurve(ahead), HoursToRisk.DefaultHorizonHours).FirstAt(fleet.Risk);
+        var aim = wear is not null && known && point.Spec is { } spec ? AimAhead.Best(wear, id, spec.AimMm, fleet.Risk / Math.Max(1, engine.Points.Count)) : null;
         var standing = Standing(point);
         return new PointOutlook(point.Label, wear?.Points.FirstOrDefault(p => p.Id == id), ahead, standing, own is { } hours ? EngineHours.Near(hours) : null, own is { } at ? ahead!.Side(at) : null)
         {

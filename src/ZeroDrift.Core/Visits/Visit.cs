@@ -1,5 +1,6 @@
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Core.Visits;
 
@@ -140,6 +141,22 @@ public sealed class Visit
     /// <summary>Kept out of every rate: a bench, an abandoned visit, a warm engine, other blades.</summary>
     public bool IsOutOfTrend => fold.Opened is { Bench: true } || State == VisitState.Abandoned || (IsWarm && fold.Answers.GetValueOrDefault(VisitQuestion.Warm)?.Answer != VisitAnswer.No)
         || fold.Answers.GetValueOrDefault(VisitQuestion.Warm)?.Answer == VisitAnswer.Yes || fold.Answers.GetValueOrDefault(VisitQuestion.OtherBlades)?.Answer == VisitAnswer.Yes;
+
+    /// <summary>Everything read one way, and nobody has said why: asked before the signature, while it can still be measured again.</summary>
+    public VisitDoubt? Doubt
+    {
+        get
+        {
+            if (IsWarm || fold.Answers.ContainsKey(VisitQuestion.Warm) || fold.Answers.ContainsKey(VisitQuestion.OtherBlades)) return null;
+            var shared = context.SharedSdMm * context.SharedSdMm;
+            var found = from point in Points
+                        where point.Found?.Value.EstimateMm is not null && context.Expected.ContainsKey(point.Point)
+                        let expected = context.Expected[point.Point]
+                        let own = Math.Max(expected.StandardUncertaintyMm * expected.StandardUncertaintyMm - shared, Measuring.Reading.DefaultFeelSdMm * Measuring.Reading.DefaultFeelSdMm)
+                        select new FoundBesideExpected(point.Point, point.Found!.Value.EstimateMm!.Value, expected.ClearanceMm, Math.Sqrt(own));
+            return VisitDoubt.Of([.. found], context.SharedSdMm);
+        }
+    }
 
     /// <summary>A signed overhead or build with nothing awaiting starts the book's clock anew.</summary>
     public bool StartsClock => State == VisitState.Signed && fold.Opened is { Bench: false, Job: JobKind.Overhead or JobKind.Build } && fold.Points.All(p => p.Said?.Outcome != PointOutcome.Awaiting || p.Left is not null);

@@ -104,6 +104,9 @@ public sealed record VisitContext
     /// <summary>What is expected of each point, by label.</summary>
     public IReadOnlyDictionary<string, ExpectedFigure> Expected { get; init; } = new Dictionary<string, ExpectedFigure>();
 
+    /// <summary>A shift that all readings of a visit today would have in common, as a standard deviation, mm; 0 where the record says nothing of it.</summary>
+    public double SharedSdMm { get; init; }
+
     /// <summary>Warmer than this is not cold, °C (common practice, no source).</summary>
     public double ColdMaxC { get; init; } = 40;
 

@@ -53,6 +53,12 @@ public sealed class EngineWear
     /// <summary>R(D) with every point freshly at its set figure.</summary>
     public RiskCurve Fresh { get; }
 
+    /// <summary>
+    /// Whether readings have said anything of how fast its kinds wear: half of what was believed before the first is gone. Until then a forecast is
+    /// only the belief that valves may do anything.
+    /// </summary>
+    public bool KnowsRates => engine.Lines.Where(l => l.Point.Window is not null && HasLevel(l)).All(l => solved.Covariance[l.MeanColumn * (engine.Count + 1)] <= Square(WearFit.MeanPriorSd / 2));
+
     /// <summary>Where a point heads as it stands; null where nothing gives a level or a window.</summary>
     public PointAhead? Ahead(string point) => Now.Points.FirstOrDefault(p => p.Id == point);
 

@@ -10,7 +10,10 @@ namespace ZeroDrift.Core.Wear;
 public sealed class WearFit
 {
     private const int Rounds = 12;
-    private const double MeanPriorSd = 0.05;
+
+    /// <summary>What is believed of a group's rate before its first reading, mm per 1000 h.</summary>
+    internal const double MeanPriorSd = 0.05;
+
     private const double BeddingPriorSd = 0.008;
     private readonly WearEngine[] engines;
     private readonly EngineElimination[] eliminated;

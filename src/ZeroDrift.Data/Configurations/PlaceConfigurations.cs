@@ -4,6 +4,16 @@ using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Data.Configurations;
 
+internal sealed class FeelCheckConfiguration : IEntityTypeConfiguration<FeelCheckRow>
+{
+    public void Configure(EntityTypeBuilder<FeelCheckRow> builder)
+    {
+        builder.HasKey(c => c.Id);
+        builder.HasIndex(c => c.PersonId);
+        builder.HasOne<PersonRow>().WithMany().HasForeignKey(c => c.PersonId).OnDelete(DeleteBehavior.Restrict);
+    }
+}
+
 internal sealed class SiteConfiguration : IEntityTypeConfiguration<SiteRow>
 {
     public void Configure(EntityTypeBuilder<SiteRow> builder)

@@ -303,6 +303,32 @@ namespace ZeroDrift.Data.Migrations
                         });
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.FeelCheckRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("FeltMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("KnownMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<byte[]>("PersonId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("PersonId");
+
+                    b.ToTable("FeelChecks");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.FleetRow", b =>
                 {
                     b.Property<int>("Id")
@@ -959,6 +985,15 @@ namespace ZeroDrift.Data.Migrations
                     b.HasOne("ZeroDrift.Data.Model.VisitRow", null)
                         .WithMany()
                         .HasForeignKey("VisitKey")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.FeelCheckRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.PersonRow", null)
+                        .WithMany()
+                        .HasForeignKey("PersonId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });

@@ -48,7 +48,9 @@ public sealed record OutlookContent
     public string? Trouble { get; init; }
     public required IReadOnlyList<PointContent> Points { get; init; }
 
-    public static OutlookContent Of(OutlookRow row) => JsonSerializer.Deserialize<OutlookContent>(row.Content, Json)!;
+    public static OutlookContent Of(OutlookRow row) => Of(row.Content);
+
+    public static OutlookContent Of(string content) => JsonSerializer.Deserialize<OutlookContent>(content, Json)!;
 
     public string ToJson() => JsonSerializer.Serialize(this, Json);
 

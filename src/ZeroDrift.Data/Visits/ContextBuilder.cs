@@ -25,6 +25,8 @@ public static class ContextBuilder
         return record with
         {
             Meter = last is null ? null : new ContextMeterRecord(last.Date, last.NewMeterShows ?? last.ShownHours, meter.ToHistory().Offset),
+            OwnFeel = [.. (await Hands.CheckedAsync(data, fleet.FeelSdMm)).OrderBy(f => f.Key).Select(f => new OwnFeelRecord(f.Key, f.Value))],
+            SharedSdMm = outlook is null ? 0 : OutlookContent.Of(outlook).SharedSdMm,
             Expected = outlook is null ? [] : [.. OutlookContent.Of(outlook).Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
             Awaiting = await AwaitingAsync(data, engineId),
             Marks = await MarksAsync(data, engineId),

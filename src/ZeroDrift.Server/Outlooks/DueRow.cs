@@ -33,11 +33,17 @@ public sealed record DueRow
     public required bool NoInterval { get; init; }
     public double? DriftHours { get; init; }
 
+    /// <summary>The day of that at the present use.</summary>
+    public DateOnly? DriftDate { get; init; }
+
     /// <summary>Engine hours until opening costs least; 0 is now.</summary>
     public double? OpenAfterHours { get; init; }
 
     /// <summary>The chance that some valve is out of its window when the book calls.</summary>
     public double? RiskAtBook { get; init; }
+
+    /// <summary>It drifts out before the book calls: the forecast says so at the fleet's risk, and an early look is worth its cost.</summary>
+    public bool DriftsBeforeBook { get; init; }
     public double? DriftEarlyHours { get; init; }
     public double? DriftLateHours { get; init; }
     public string? DriftPoint { get; init; }

@@ -65,8 +65,10 @@ internal sealed class Yard(FleetDay day)
             BookHoursLeft = line.BookHoursLeft,
             NoInterval = head.NoInterval,
             DriftHours = o.DriftHours,
+            DriftDate = line.DriftDate,
             OpenAfterHours = o.OpenAfterHours,
             RiskAtBook = o.RiskAtBook,
+            DriftsBeforeBook = line.Due.Decides.Rule == DueRule.Drift && o.DriftHours is { } risk && (line.BookHoursLeft is null || risk < line.BookHoursLeft),
             DriftEarlyHours = o.EarlyHours,
             DriftLateHours = o.LateHours,
             DriftPoint = o.DecidedBy,
@@ -82,7 +84,7 @@ internal sealed class Yard(FleetDay day)
     private static DueAnswerResponse Answer(DueAnswer a) => new(a.Rule, a.Hours, a.Date);
 
     /// <summary>What of a line depends on the day.</summary>
-    private sealed record Line(OutlookContent Content, Due Due, double HoursPerWeek, double? BookHoursLeft)
+    private sealed record Line(OutlookContent Content, Due Due, double HoursPerWeek, double? BookHoursLeft, DateOnly? DriftDate)
     {
         public static Line Of(OutlookContent o, DateOnly today)
         {
@@ -90,7 +92,7 @@ internal sealed class Yard(FleetDay day)
             var answers = due.Others.Prepend(due.Decides).ToList();
             var hours = answers.Where(a => a.Rule is DueRule.BookHours or DueRule.FirstCheck).Select(a => a.Hours);
             var months = answers.Where(a => a.Rule == DueRule.BookMonths && a.Date is not null).Select(a => (double?)(a.Date > today ? o.Usage.HoursBetween(today, a.Date!.Value) : 0));
-            return new Line(o with { Points = [] }, due, o.Usage.HoursPerDay * o.Usage.MonthlyWeights[today.Month - 1] * 7, hours.Concat(months).Min());
+            return new Line(o with { Points = [] }, due, o.Usage.HoursPerDay * o.Usage.MonthlyWeights[today.Month - 1] * 7, hours.Concat(months).Min(), o.DriftHours is { } drift ? o.Usage.DateAfter(today, drift) : null);
         }
     }
 }

@@ -14,6 +14,17 @@ export const queries = {
       queryKey: ['engine', id],
       queryFn: () => answer(api.GET('/api/engines/{id}', { params: { path: { id } } })),
     }),
+  engineDrift: (id: string) =>
+    queryOptions({
+      queryKey: ['engine', id, 'drift'],
+      queryFn: () => answer(api.GET('/api/engines/{id}/drift', { params: { path: { id } } })),
+    }),
+  fleetDrift: () => queryOptions({ queryKey: ['drift'], queryFn: () => answer(api.GET('/api/drift')) }),
+  hand: (id: string) =>
+    queryOptions({
+      queryKey: ['people', id, 'hand'],
+      queryFn: () => answer(api.GET('/api/people/{id}/hand', { params: { path: { id } } })),
+    }),
   engineChanges: (id: string) =>
     queryOptions({
       queryKey: ['engine', id, 'changes'],

@@ -308,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/outlook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calc-outlook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/hours": {
         parameters: {
             query?: never;
@@ -366,6 +382,72 @@ export interface paths {
         get: operations["list-due"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-fleet-drift"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-engine-drift"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One person's hand, for that person: never a list of all. */
+        get: operations["get-hand"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/feel-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps checks on known gaps; sent twice they are kept once. */
+        post: operations["add-feel-checks"];
         delete?: never;
         options?: never;
         head?: never;
@@ -962,6 +1044,13 @@ export interface components {
              * @description Repeatability of feel where a person's own is not known, mm.
              */
             feelSdMm?: number;
+            /** @description Repeatability of feel of people whose own is known. */
+            ownFeel?: components["schemas"]["OwnFeelRecord"][];
+            /**
+             * Format: double
+             * @description A shift that all readings of a visit today would have in common, mm.
+             */
+            sharedSdMm?: number;
             meter?: null | components["schemas"]["ContextMeterRecord"];
             awaiting?: null | components["schemas"]["AwaitingRecord"];
             marks?: components["schemas"]["MarkRecord"][];
@@ -1080,6 +1169,17 @@ export interface components {
             /** Format: double */
             standardUncertaintyMm?: null | number;
         };
+        /** @description One figure of a point at a visit, with all that stands behind it. */
+        DriftFigure: {
+            /** Format: double */
+            mm: null | number;
+            /** Format: double */
+            lowerMm: null | number;
+            /** Format: double */
+            upperMm: null | number;
+            /** Format: uuid */
+            by: string;
+        };
         DriftGroupResponse: {
             group: string;
             /** Format: double */
@@ -1088,6 +1188,53 @@ export interface components {
             standardErrorMmPer1000h: null | number;
             /** Format: double */
             tauMmPer1000h: null | number;
+        };
+        DriftPoint: {
+            label: string;
+            /** Format: int32 */
+            cylinder: number;
+            kind: components["schemas"]["LashKind"];
+            place?: null | string;
+            /** Format: int32 */
+            bank: number;
+            /** Format: int32 */
+            along: number;
+            /** Format: double */
+            minMm?: null | number;
+            /** Format: double */
+            maxMm?: null | number;
+            /** Format: double */
+            setMm?: null | number;
+            standing?: null | components["schemas"]["VerdictState"];
+            /** Format: double */
+            lastMm?: null | number;
+            /** Format: double */
+            expectedMm?: null | number;
+            /** Format: double */
+            expectedSdMm?: null | number;
+            /** Format: double */
+            mmPer1000h?: null | number;
+            /** Format: double */
+            standardErrorMmPer1000h?: null | number;
+            /**
+             * Format: double
+             * @description The chance that it wears three times as fast as its siblings.
+             */
+            fastProbability: number;
+            unlikeSiblings: boolean;
+            /** Format: double */
+            hoursToRisk?: null | number;
+            side?: null | components["schemas"]["LimitSide"];
+            /**
+             * Format: double
+             * @description The figure that lasts longest, and what it gains over the book's.
+             */
+            aimMm?: null | number;
+            /** Format: double */
+            aimGainHours?: null | number;
+            fan: components["schemas"]["FanStep"][];
+            visits: components["schemas"]["DriftPointVisit"][];
+            specs: components["schemas"]["DriftSpec"][];
         };
         DriftPointRequest: {
             id?: null | string;
@@ -1102,6 +1249,14 @@ export interface components {
             birgeRatio: number;
             rate: null | components["schemas"]["RateResponse"];
             unlikeSiblings: boolean;
+        };
+        DriftPointVisit: {
+            /** Format: uuid */
+            visitId: string;
+            found: null | components["schemas"]["DriftFigure"];
+            left: null | components["schemas"]["DriftFigure"];
+            leftWhy: null | string;
+            partChanged: boolean;
         };
         DriftReadingRequest: {
             /** Format: int32 */
@@ -1119,6 +1274,41 @@ export interface components {
         DriftResponse: {
             points: components["schemas"]["DriftPointResponse"][];
             groups: components["schemas"]["DriftGroupResponse"][];
+        };
+        /** @description The window that held from a day on. */
+        DriftSpec: {
+            revision: string;
+            /** Format: date */
+            date: string;
+            /** Format: double */
+            minMm: number;
+            /** Format: double */
+            maxMm: number;
+            /** Format: double */
+            setMm: null | number;
+        };
+        /** @description A visit along an engine's life. */
+        DriftVisit: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: double */
+            hours: number;
+            /** Format: date */
+            date: string;
+            job: components["schemas"]["JobKind"];
+            who: string;
+            revision?: null | string;
+            /**
+             * Format: double
+             * @description How much looser everything read; null before anything was fitted.
+             */
+            shiftMm?: null | number;
+            /** Format: double */
+            shiftStandardErrorMm?: null | number;
+            /** @description Further off than visits stray, and nobody has answered for it. */
+            asked: boolean;
+            /** @description Left out of the rates: warm, otherBlades; null where it counts. */
+            leftOut?: null | string;
         };
         DueAnswerResponse: {
             rule: components["schemas"]["DueRule"];
@@ -1167,6 +1357,23 @@ export interface components {
             noInterval: boolean;
             /** Format: double */
             driftHours?: null | number;
+            /**
+             * Format: date
+             * @description The day of that at the present use.
+             */
+            driftDate?: null | string;
+            /**
+             * Format: double
+             * @description Engine hours until opening costs least; 0 is now.
+             */
+            openAfterHours?: null | number;
+            /**
+             * Format: double
+             * @description The chance that some valve is out of its window when the book calls.
+             */
+            riskAtBook?: null | number;
+            /** @description It drifts out before the book calls: the forecast says so at the fleet's risk, and an early look is worth its cost. */
+            driftsBeforeBook?: boolean;
             /** Format: double */
             driftEarlyHours?: null | number;
             /** Format: double */
@@ -1238,6 +1445,43 @@ export interface components {
          * @enum {string}
          */
         EngineCycle: "fourStroke" | "twoStroke";
+        EngineDriftResponse: {
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            /** Format: uuid */
+            typeId: string;
+            typeCode: string;
+            /** Format: double */
+            totalHours: number;
+            /** Format: double */
+            hoursPerWeek: number;
+            /** Format: date */
+            today: string;
+            /** Format: double */
+            risk: number;
+            /** Format: double */
+            riskHours?: null | number;
+            /** Format: date */
+            riskDate?: null | string;
+            /** Format: double */
+            openAfterHours?: null | number;
+            /** Format: date */
+            openDate?: null | string;
+            /** Format: double */
+            bookHoursLeft?: null | number;
+            /** Format: double */
+            riskAtBook?: null | number;
+            /** @description It drifts out before the book calls: by the forecast at the fleet's risk, and worth an early look. */
+            beforeBook: boolean;
+            decidedBy?: null | string;
+            side?: null | components["schemas"]["LimitSide"];
+            trouble?: null | string;
+            points: components["schemas"]["DriftPoint"][];
+            visits: components["schemas"]["DriftVisit"][];
+            kinds: components["schemas"]["KindRate"][];
+            sisters: components["schemas"]["SisterRate"][];
+        };
         EngineHoursResponse: {
             /** Format: date */
             date: string;
@@ -1522,8 +1766,39 @@ export interface components {
              */
             highMm: number;
         };
+        /** @description One of the fastest points of the fleet. */
+        FastPoint: {
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            typeCode: string;
+            point: string;
+            /** Format: double */
+            mmPer1000h: number;
+            /** Format: double */
+            standardErrorMmPer1000h: number;
+            /** Format: double */
+            kindMmPer1000h: number;
+            /** Format: double */
+            fastProbability: number;
+            /** Format: double */
+            hoursToRisk: null | number;
+            side: null | components["schemas"]["LimitSide"];
+            standing: null | components["schemas"]["VerdictState"];
+        };
         /** @enum {string} */
         Feel: "free" | "drag" | "heavyDrag" | "noGo";
+        FeelCheckRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            /** Format: double */
+            knownMm?: null | number;
+            /** Format: double */
+            feltMm?: null | number;
+        };
+        FeelChecksRequest: {
+            checks?: null | components["schemas"]["FeelCheckRequest"][];
+        };
         FigureRecord: {
             /** Format: uuid */
             reading: string;
@@ -1563,6 +1838,17 @@ export interface components {
             /** @description Whether that lies in the window, ends included within 1e-9 mm. */
             inWindow: boolean;
         };
+        FleetDriftResponse: {
+            /** Format: date */
+            today: string;
+            /** Format: double */
+            risk: number;
+            states: components["schemas"]["FleetStates"];
+            fastest: components["schemas"]["FastPoint"][];
+            types: components["schemas"]["TypeRate"][];
+            uses: components["schemas"]["UseRate"][];
+            learned: components["schemas"]["LearnedVisit"][];
+        };
         FleetSettings: {
             name?: null | string;
             /** Format: double */
@@ -1573,7 +1859,23 @@ export interface components {
             toleranceLooseMm?: null | number;
             /** Format: double */
             feelSdMm?: null | number;
+            /** Format: double */
+            breachCost?: null | number;
+            plainRisk?: null | boolean;
             timeZone?: null | string;
+        };
+        /** @description How many engines are in which state. */
+        FleetStates: {
+            /** Format: int32 */
+            found: number;
+            /** Format: int32 */
+            drifting: number;
+            /** Format: int32 */
+            overdue: number;
+            /** Format: int32 */
+            quiet: number;
+            /** Format: int32 */
+            unknown: number;
         };
         ForecastPointRequest: {
             id?: null | string;
@@ -1614,6 +1916,40 @@ export interface components {
             decidedBy: null | string;
             side: null | components["schemas"]["LimitSide"];
             points: components["schemas"]["ForecastPointResponse"][];
+        };
+        /** @description What one hand is like, shown to its owner first. */
+        HandResponse: {
+            /** Format: uuid */
+            personId: string;
+            person: string;
+            /**
+             * Format: double
+             * @description One reading against the next of the same gap.
+             */
+            repeatSdMm: number;
+            /**
+             * Format: double
+             * @description What is taken for a hand nobody knows.
+             */
+            usualSdMm: number;
+            /**
+             * Format: int32
+             * @description Degrees of freedom behind the repeatability.
+             */
+            repeats: number;
+            /** Format: double */
+            checkBiasMm?: null | number;
+            /** Format: double */
+            checkBiasErrorMm?: null | number;
+            /** Format: int32 */
+            checks: number;
+            /**
+             * Format: double
+             * @description How much looser than the others it reads on engines, over all types; null where it measured none.
+             */
+            biasMm?: null | number;
+            /** Format: double */
+            biasErrorMm?: null | number;
         };
         HoursRequest: {
             readings?: null | components["schemas"]["MeterReadingRequest"][];
@@ -1698,6 +2034,17 @@ export interface components {
          * @enum {string}
          */
         JudgingSchool: "window" | "edgeToSet" | "oneFigure";
+        KindRate: {
+            kind: components["schemas"]["LashKind"];
+            /** Format: double */
+            mmPer1000h: number;
+            /** Format: double */
+            standardErrorMmPer1000h: number;
+            /** Format: double */
+            tauMmPer1000h: number;
+            /** Format: double */
+            engineTauMmPer1000h: number;
+        };
         /**
          * @description What a lash point drives.
          * @enum {string}
@@ -1716,6 +2063,27 @@ export interface components {
             bank: number;
             /** Format: int32 */
             along: number;
+        };
+        /** @description A visit of the last month and what it told. */
+        LearnedVisit: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            /** Format: date */
+            date: string;
+            /** Format: int32 */
+            out: number;
+            /** Format: int32 */
+            measured: number;
+            worst: null | string;
+            /** Format: double */
+            worstMm: null | number;
+            worstState: null | components["schemas"]["VerdictState"];
+            /** Format: double */
+            shiftMm: null | number;
+            asked: boolean;
         };
         /** @description One line of the ledger. Tightest names the point found worst out of its window, tight or loose; null where all were fine. */
         LedgerRow: {
@@ -2004,6 +2372,156 @@ export interface components {
             fromDeg: number;
             /** Format: double */
             toDeg: number;
+        };
+        OutlookComponentsResponse: {
+            /** Format: double */
+            readingSdMm: number;
+            /** Format: double */
+            visitSdMm: number;
+            /** Format: double */
+            personSdMm: number;
+        };
+        OutlookEngineResponse: {
+            engine: string;
+            /** Format: double */
+            nowHours: number;
+            risk: components["schemas"]["OutlookRiskResponse"][];
+            /** Format: double */
+            hoursToRisk: null | number;
+            decidedBy: null | string;
+            side: null | components["schemas"]["LimitSide"];
+            /** Format: double */
+            openAfterHours: null | number;
+            /** Format: double */
+            costPer1000h: number;
+        };
+        /** @description Components to hold, and parts of the model to leave out. */
+        OutlookFixedRequest: {
+            /** Format: double */
+            tauMm?: null | number;
+            /** Format: double */
+            engineTauMm?: null | number;
+            /** Format: double */
+            visitSdMm?: null | number;
+            /** Format: double */
+            personSdMm?: null | number;
+            /** Format: double */
+            readingSdMm?: null | number;
+            bedding?: null | boolean;
+            mixture?: null | boolean;
+            heavyTails?: null | boolean;
+        };
+        OutlookGroupResponse: {
+            group: string;
+            /** Format: double */
+            mmPer1000h: number;
+            /** Format: double */
+            standardErrorMmPer1000h: number;
+            /** Format: double */
+            tauMmPer1000h: number;
+            /** Format: double */
+            engineTauMmPer1000h: number;
+            /** Format: double */
+            beddingMm: number;
+        };
+        OutlookPersonResponse: {
+            person: string;
+            /** Format: double */
+            biasMm: number;
+            /** Format: double */
+            standardErrorMm: number;
+        };
+        OutlookPointRequest: {
+            id?: null | string;
+            engine?: null | string;
+            group?: null | string;
+            /** Format: double */
+            minMm?: null | number;
+            /** Format: double */
+            maxMm?: null | number;
+            /** Format: double */
+            setMm?: null | number;
+        };
+        OutlookPointResponse: {
+            id: string;
+            /** Format: double */
+            levelMm: null | number;
+            /** Format: double */
+            levelStandardErrorMm: null | number;
+            /** Format: double */
+            mmPer1000h: number;
+            /** Format: double */
+            standardErrorMmPer1000h: number;
+            /** Format: double */
+            fastProbability: number;
+        };
+        OutlookReadingRequest: {
+            point?: null | string;
+            visit?: null | string;
+            /** Format: int32 */
+            run?: null | number;
+            stage?: null | components["schemas"]["OutlookStage"];
+            /** Format: double */
+            clearanceMm?: null | number;
+            /** Format: double */
+            lowerMm?: null | number;
+            /** Format: double */
+            upperMm?: null | number;
+            /** Format: double */
+            standardUncertaintyMm?: null | number;
+            person?: null | string;
+        };
+        OutlookRequest: {
+            points?: null | components["schemas"]["OutlookPointRequest"][];
+            visits?: null | components["schemas"]["OutlookVisitRequest"][];
+            readings?: null | components["schemas"]["OutlookReadingRequest"][];
+            now?: null | Record<string, never>;
+            /** Format: double */
+            risk?: null | number;
+            /** Format: double */
+            breachCost?: null | number;
+            /** Format: double */
+            horizonHours?: null | number;
+            riskAtHours?: null | number[];
+            fixed?: null | components["schemas"]["OutlookFixedRequest"];
+        };
+        OutlookResponse: {
+            groups: components["schemas"]["OutlookGroupResponse"][];
+            components: components["schemas"]["OutlookComponentsResponse"];
+            people: components["schemas"]["OutlookPersonResponse"][];
+            visits: components["schemas"]["OutlookVisitResponse"][];
+            points: components["schemas"]["OutlookPointResponse"][];
+            engines: components["schemas"]["OutlookEngineResponse"][];
+        };
+        OutlookRiskResponse: {
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            p: number;
+        };
+        /** @enum {string} */
+        OutlookStage: "asFound" | "asLeft";
+        OutlookVisitRequest: {
+            id?: null | string;
+            engine?: null | string;
+            /** Format: double */
+            hours?: null | number;
+            person?: null | string;
+            warm?: null | boolean;
+        };
+        OutlookVisitResponse: {
+            visit: string;
+            /** Format: double */
+            shiftMm: number;
+            /** Format: double */
+            standardErrorMm: number;
+            odd: boolean;
+        };
+        OwnFeelRecord: {
+            /** Format: uuid */
+            person: string;
+            /** Format: double */
+            sdMm: number;
         };
         PersonChangeRequest: {
             name?: null | string;
@@ -2477,6 +2995,15 @@ export interface components {
             at: string;
             remark: null | string;
         };
+        /** @description A sister engine's point of the same kind. */
+        SisterRate: {
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            point: string;
+            /** Format: double */
+            mmPer1000h: number;
+        };
         SiteRequest: {
             /** Format: uuid */
             id?: null | string;
@@ -2658,6 +3185,22 @@ export interface components {
             plan: components["schemas"]["TurningPlanResponse"];
             figures: components["schemas"]["SpecFiguresResponse"][];
         };
+        /** @description The rate of a kind of valve in a type, with what strays about it. */
+        TypeRate: {
+            /** Format: uuid */
+            typeId: string;
+            typeCode: string;
+            typeName: string;
+            kind: components["schemas"]["LashKind"];
+            /** Format: int32 */
+            engines: number;
+            /** Format: double */
+            mmPer1000h: number;
+            /** Format: double */
+            standardErrorMmPer1000h: number;
+            /** Format: double */
+            tauMmPer1000h: number;
+        };
         UnplacedPointResponse: {
             /** Format: int32 */
             cylinder: number;
@@ -2669,6 +3212,17 @@ export interface components {
         UnplacedResponse: {
             job: string;
             reason: string;
+        };
+        /** @description The rate of a kind of valve over the engines of one use: a random-effects mean of the engines' own. */
+        UseRate: {
+            machine: components["schemas"]["MachineKind"];
+            kind: components["schemas"]["LashKind"];
+            /** Format: int32 */
+            engines: number;
+            /** Format: double */
+            mmPer1000h: number;
+            /** Format: double */
+            standardErrorMmPer1000h: number;
         };
         /** @enum {string} */
         ValveState: "loose" | "open" | "moving";
@@ -2730,6 +3284,15 @@ export interface components {
          * @enum {string}
          */
         VerdictState: "tight" | "loose" | "borderline" | "inWindow";
+        /** @description Everything read one way, and nobody has said why. */
+        VisitDoubtRecord: {
+            /** Format: double */
+            shiftMm: number;
+            /** Format: double */
+            standardDeviations: number;
+            /** Format: int32 */
+            points: number;
+        };
         VisitListResponse: {
             visits: components["schemas"]["VisitSummary"][];
         };
@@ -2765,6 +3328,7 @@ export interface components {
             refused: components["schemas"]["RefusedRecord"][];
             corrections: components["schemas"]["CorrectionRecord"][];
             countersignatures: components["schemas"]["CountersignatureRecord"][];
+            doubt?: null | components["schemas"]["VisitDoubtRecord"];
             signed?: null | components["schemas"]["SignedRecord"];
             contextId?: null | string;
             contextAsked?: null | string;
@@ -3614,6 +4178,48 @@ export interface operations {
             };
         };
     };
+    "calc-outlook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutlookRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlookResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "calc-hours": {
         parameters: {
             query?: never;
@@ -3783,6 +4389,141 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-fleet-drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FleetDriftResponse"];
+                };
+            };
+        };
+    };
+    "get-engine-drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineDriftResponse"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandResponse"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "add-feel-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeelChecksRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -61,7 +61,12 @@ export const writes = {
   }),
   changeFleet: write({
     send: (body: Schemas['FleetSettings']) => answer(api.PUT('/api/fleet', { body })),
-    stale: () => [['fleet'], ...yardAndBook, ['visit']],
+    stale: () => [['fleet'], ...yardAndBook, ['visit'], ['drift']],
+  }),
+  addFeelChecks: write({
+    send: ({ personId, ...body }: Schemas['FeelChecksRequest'] & { personId: string }) =>
+      answer(api.POST('/api/people/{id}/feel-checks', { params: { path: { id: personId } }, body })),
+    stale: ({ personId }) => [['people', personId, 'hand']],
   }),
   addPerson: write({
     send: (body: Schemas['PersonCreateRequest']) => answer(api.POST('/api/people', { body })),

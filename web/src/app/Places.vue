@@ -7,10 +7,11 @@ const route = useRoute()
 const places = [
   { to: '/', text: 'Yard', names: ['yard', 'engine', 'record'] },
   { to: '/at-the-engine', text: 'At the engine', names: ['visits', 'open'] },
+  { to: '/drift', text: 'Drift', names: ['drift', 'engine-drift'] },
   { to: '/book', text: 'Book', names: ['book', 'new-type'] },
   { to: '/pocket', text: 'Pocket', names: ['pocket'] },
   { to: '/logbook', text: 'Logbook', names: ['logbook'] },
-  { to: '/settings', text: 'Settings', names: ['settings'] },
+  { to: '/settings', text: 'Settings', names: ['settings', 'hand'] },
 ]
 </script>
 

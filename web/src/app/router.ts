@@ -16,6 +16,19 @@ export const router = createRouter({
       meta: { title: 'Engine' },
     },
     {
+      path: '/engines/:id/drift',
+      name: 'engine-drift',
+      component: () => import('../features/drift/EngineDriftPage.vue'),
+      props: true,
+      meta: { title: 'Drift' },
+    },
+    {
+      path: '/drift',
+      name: 'drift',
+      component: () => import('../features/drift/FleetDriftPage.vue'),
+      meta: { title: 'Drift' },
+    },
+    {
       path: '/at-the-engine',
       name: 'visits',
       component: () => import('../features/visit/VisitsPage.vue'),
@@ -82,6 +95,13 @@ export const router = createRouter({
       name: 'settings',
       component: () => import('../features/settings/SettingsPage.vue'),
       meta: { title: 'Settings' },
+    },
+    {
+      path: '/people/:id/hand',
+      name: 'hand',
+      component: () => import('../features/settings/HandPage.vue'),
+      props: true,
+      meta: { title: 'A hand' },
     },
     {
       path: '/help',

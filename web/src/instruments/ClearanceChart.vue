@@ -1,146 +1,129 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { extent } from 'd3-array'
-import { scaleLinear } from 'd3-scale'
-import { area, line } from 'd3-shape'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, ref, useId, useTemplateRef } from 'vue'
 import { hours } from '../shared/figures/hours'
-import type { Figures } from '../shared/figures/useFigures'
-import { marksOf, runsOf, type SeriesVisit } from './clearanceSeries'
+import type { SeriesMark } from './clearanceSeries'
+import { useClearanceDrawing, type ClearanceProps } from './useClearanceDrawing'
 
-/** A step of the forecast, hours from now. */
-interface Step {
-  hours: number
-  meanMm: number
-  lowMm: number
-  highMm: number
-}
-
-/** Clearance against engine hours: the saw-tooth of runs, the window, the forecast as a fan. Everything drawn comes as it is from the core. */
-const props = defineProps<{
-  series: SeriesVisit[]
-  fan: Step[]
-  totalHours: number
-  minMm?: number | null
-  maxMm?: number | null
-  figures: Figures
-  label: string
-}>()
-
+/** Clearance along an engine's life: the saw-tooth of runs, the window as it was revised, the forecast as a fan. */
+const props = defineProps<ClearanceProps>()
+const emit = defineEmits<{ tell: [mark: SeriesMark] }>()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
-const height = 250
-const edge = { left: 52, right: 16, top: 12, bottom: 38 }
-
-const visits = computed(() => props.series.filter((v) => v.foundMm !== null || v.leftMm !== null))
-const x = computed(() => {
-  const [first, last] = extent([
-    ...visits.value.map((v) => v.hours),
-    props.totalHours,
-    ...props.fan.map((f) => props.totalHours + f.hours),
-  ]) as [number, number]
-  return scaleLinear(
-    [first, Math.max(last, first + 1)],
-    [edge.left + 8, Math.max(edge.left + 20, width.value - edge.right)],
-  )
-})
-const y = computed(() => {
-  const values = [
-    ...visits.value.flatMap((v) => [v.foundMm, v.leftMm]),
-    ...props.fan.flatMap((f) => [f.lowMm, f.highMm]),
-    props.minMm,
-    props.maxMm,
-  ].filter((v): v is number => v !== null && v !== undefined)
-  const [low, high] = extent(values.map(props.figures.scaled)) as [number, number]
-  const pad = Math.max(high - low, props.figures.scaled(0.02)) * 0.12
-  return scaleLinear([Math.max(0, low - pad), high + pad], [height - edge.bottom, edge.top]).nice(5)
-})
-const at = (mm: number) => y.value(props.figures.scaled(mm))
-
-const runs = computed(() => {
-  const path = line<[number, number]>(
-    (d) => x.value(d[0]),
-    (d) => at(d[1]),
-  )
-  return runsOf(visits.value).map((run) => path(run))
-})
-const fanArea = computed(() =>
-  area<Step>()
-    .x((f) => x.value(props.totalHours + f.hours))
-    .y0((f) => at(f.lowMm))
-    .y1((f) => at(f.highMm))(props.fan),
+const { height, edge, x, y, at, runs, usual, fanArea, fanMean, windows, marks, parts, ticks } = useClearanceDrawing(
+  props,
+  width,
 )
-const fanMean = computed(() => {
-  const last = visits.value.filter((v) => !v.excluded).at(-1)
-  const from = last?.leftMm ?? last?.foundMm
-  const start: [number, number][] = last && from != null ? [[last.hours, from]] : []
-  return line<[number, number]>(
-    (d) => x.value(d[0]),
-    (d) => at(d[1]),
-  )([...start, ...props.fan.map((f): [number, number] => [props.totalHours + f.hours, f.meanMm])])
-})
-const marks = computed(() => marksOf(visits.value, props, props.figures))
+const clip = useId()
 const told = ref('')
-const ticks = computed(() => x.value.ticks(Math.max(2, Math.floor(width.value / 120))))
+const unit = computed(() => props.figures.unit)
+function tell(mark: SeriesMark) {
+  told.value = mark.says
+  emit('tell', mark)
+}
+const month = new Intl.DateTimeFormat('en', { month: 'short', year: 'numeric', timeZone: 'UTC' })
+const tickText = (t: number | Date) => {
+  if (typeof t !== 'number') return props.compact ? String(t.getUTCFullYear()) : month.format(t)
+  return props.compact ? (t >= 1000 || t === 0 ? `${t / 1000}k` : String(t)) : hours(t)
+}
 </script>
 
 <template>
-  <div ref="box" class="chart">
+  <div ref="box" class="chart" :class="{ compact }">
     <svg v-if="width > 0" :width="width" :height="height" role="group" :aria-label="label">
-      <template v-if="minMm != null && maxMm != null">
-        <rect
-          :x="edge.left"
-          :width="Math.max(0, width - edge.left - edge.right)"
-          :y="at(maxMm)"
-          :height="Math.max(0, at(minMm) - at(maxMm))"
-          class="window"
-        />
-        <line
-          v-for="mm in [minMm, maxMm]"
-          :key="mm"
-          :x1="edge.left"
-          :x2="width - edge.right"
-          :y1="at(mm)"
-          :y2="at(mm)"
-          class="limit"
-        />
-      </template>
-      <path v-if="fan.length" :d="fanArea ?? ''" class="fan" />
-      <path v-if="fan.length" :d="fanMean ?? ''" class="mean" />
-      <path v-for="(run, i) in runs" :key="i" :d="run ?? ''" class="run" />
+      <defs>
+        <clipPath :id="clip">
+          <rect :x="edge.left" :y="0" :width="Math.max(0, width - edge.left)" :height="height - edge.bottom" />
+        </clipPath>
+      </defs>
+      <g :clip-path="`url(#${clip})`">
+        <g v-for="w in windows" :key="w.date">
+          <rect
+            :x="w.x"
+            :width="w.width"
+            :y="at(w.maxMm)"
+            :height="Math.max(0, at(w.minMm) - at(w.maxMm))"
+            class="window"
+          />
+          <line
+            v-for="mm in [w.minMm, w.maxMm]"
+            :key="mm"
+            :x1="w.x"
+            :x2="w.x + w.width"
+            :y1="at(mm)"
+            :y2="at(mm)"
+            class="limit"
+          />
+          <line v-if="w.setMm != null" :x1="w.x" :x2="w.x + w.width" :y1="at(w.setMm)" :y2="at(w.setMm)" class="set" />
+          <line v-if="w.changed" :x1="w.x" :x2="w.x" :y1="edge.top" :y2="height - edge.bottom" class="revised" />
+        </g>
+        <path v-for="(path, i) in usual" :key="`u${i}`" :d="path ?? ''" class="usual" />
+        <path v-if="fan.length" :d="fanArea ?? ''" class="fan" />
+        <path v-if="fan.length" :d="fanMean ?? ''" class="mean" />
+        <path v-for="(run, i) in runs" :key="i" :d="run ?? ''" class="run" />
+        <g v-for="p in parts" :key="p.key">
+          <line :x1="p.x" :x2="p.x" :y1="edge.top" :y2="height - edge.bottom" class="part" />
+        </g>
+      </g>
       <g class="axis">
         <line :x1="edge.left" :x2="width - edge.right" :y1="height - edge.bottom" :y2="height - edge.bottom" />
-        <template v-for="t in ticks" :key="t">
-          <line :x1="x(t)" :x2="x(t)" :y1="height - edge.bottom" :y2="height - edge.bottom + 4" />
-          <text :x="x(t)" :y="height - edge.bottom + 17" text-anchor="middle">{{ hours(t) }}</text>
+        <template v-for="t in ticks" :key="Number(t.value)">
+          <line :x1="t.x" :x2="t.x" :y1="height - edge.bottom" :y2="height - edge.bottom + 4" />
+          <text :x="t.x" :y="height - edge.bottom + 17" text-anchor="middle">{{ tickText(t.value) }}</text>
         </template>
-        <text :x="(edge.left + width - edge.right) / 2" :y="height - 4" text-anchor="middle" class="name">
-          engine hours
+        <text
+          v-if="!compact"
+          :x="(edge.left + width - edge.right) / 2"
+          :y="height - 4"
+          text-anchor="middle"
+          class="name"
+        >
+          {{ dates ? 'date' : 'engine hours' }}
         </text>
-        <text v-for="t in y.ticks(5)" :key="`y${t}`" :x="edge.left - 8" :y="y(t) + 4" text-anchor="end">
-          {{ figures.unit === 'mm' ? t.toFixed(2) : Number(t.toFixed(1)) }}
+        <text v-for="t in y.ticks(compact ? 3 : 5)" :key="`y${t}`" :x="edge.left - 6" :y="y(t) + 4" text-anchor="end">
+          {{ unit === 'mm' ? t.toFixed(2) : Number(t.toFixed(1)) }}
         </text>
       </g>
-      <circle
+      <g
         v-for="m in marks"
         :key="m.key"
-        :cx="x(m.hours)"
-        :cy="at(m.mm)"
-        r="5"
-        tabindex="0"
+        :tabindex="compact ? undefined : 0"
         role="img"
         :aria-label="m.says"
-        :class="[m.isRing ? 'ring' : 'dot', m.side ? `is-${m.side}` : '', { out: m.excluded }]"
+        :class="[m.side ? `is-${m.side}` : '']"
+        class="mark"
         @mouseenter="told = m.says"
-        @focus="told = m.says"
-        @click="told = m.says"
+        @focus="tell(m)"
+        @click.stop="tell(m)"
       >
         <title>{{ m.says }}</title>
-      </circle>
+        <template v-if="m.low !== undefined || m.high !== undefined">
+          <line :x1="m.x" :x2="m.x" :y1="at(m.low ?? m.high! - 0.03)" :y2="at(m.high ?? m.low! + 0.03)" class="bar" />
+          <line v-if="m.low != null" :x1="m.x - 4" :x2="m.x + 4" :y1="at(m.low)" :y2="at(m.low)" class="bar" />
+          <line v-if="m.high != null" :x1="m.x - 4" :x2="m.x + 4" :y1="at(m.high)" :y2="at(m.high)" class="bar" />
+        </template>
+        <circle
+          v-else
+          :cx="m.x"
+          :cy="m.y"
+          :r="compact ? 4 : 5"
+          :class="[m.isRing ? 'ring' : 'dot', { out: m.excluded }]"
+        />
+        <circle v-if="!compact" :cx="m.x" :cy="m.y" r="12" class="reach" />
+      </g>
+      <line
+        v-if="!compact && stretch"
+        :x1="x.range()[0]"
+        :x2="x.range()[1]"
+        :y1="height - edge.bottom"
+        :y2="height - edge.bottom"
+        class="zoomed"
+      />
     </svg>
-    <p class="small mb-0 told" aria-live="polite">
+    <p v-if="!compact" class="small mb-0 told" aria-live="polite">
       {{
-        told || `Ring: as found. Dot: as left. Band: the window. Fan: nine in ten of what is expected. ${figures.unit}.`
+        told ||
+        `Ring: as found. Dot: as left. Bar: between two blades. Band: the window. Fan: nine in ten of what is expected. ${unit}.`
       }}
     </p>
   </div>
@@ -149,6 +132,9 @@ const ticks = computed(() => x.value.ticks(Math.max(2, Math.floor(width.value / 
 <style scoped>
 .chart {
   min-height: 270px;
+}
+.chart.compact {
+  min-height: 150px;
 }
 svg {
   display: block;
@@ -159,7 +145,21 @@ svg {
 }
 .limit {
   stroke: var(--blue);
-  stroke-width: 1.4;
+  stroke-width: 1.2;
+}
+.set {
+  stroke: var(--blue);
+  stroke-width: 1;
+  stroke-dasharray: 2 4;
+}
+.revised {
+  stroke: var(--blue);
+  stroke-dasharray: 5 3;
+}
+.part {
+  stroke: var(--ink);
+  stroke-width: 2;
+  stroke-dasharray: 1 3;
 }
 .fan {
   fill: var(--ink-soft);
@@ -171,6 +171,12 @@ svg {
   stroke-width: 1.4;
   stroke-dasharray: 4 4;
 }
+.usual {
+  fill: none;
+  stroke: var(--line);
+  stroke-width: 1.6;
+  stroke-dasharray: 1 3;
+}
 .run {
   fill: none;
   stroke: var(--ink-soft);
@@ -178,6 +184,11 @@ svg {
 }
 .axis line {
   stroke: var(--line);
+}
+.axis .zoomed,
+.zoomed {
+  stroke: var(--blue);
+  stroke-width: 3;
 }
 .axis text {
   fill: var(--ink-soft);
@@ -187,27 +198,31 @@ svg {
 .axis .name {
   font-family: var(--sans);
 }
+.mark {
+  color: var(--ink);
+}
+.mark.is-tight {
+  color: var(--tight);
+}
+.mark.is-loose {
+  color: var(--loose);
+}
 .ring {
   fill: var(--plate);
-  stroke: var(--ink);
+  stroke: currentcolor;
   stroke-width: 2;
 }
 .dot {
-  fill: var(--ink);
+  fill: currentcolor;
   stroke: var(--plate);
   stroke-width: 1;
 }
-.ring.is-tight {
-  stroke: var(--tight);
+.bar {
+  stroke: currentcolor;
+  stroke-width: 2;
 }
-.dot.is-tight {
-  fill: var(--tight);
-}
-.ring.is-loose {
-  stroke: var(--loose);
-}
-.dot.is-loose {
-  fill: var(--loose);
+.reach {
+  fill: transparent;
 }
 .out {
   stroke-dasharray: 3 2;

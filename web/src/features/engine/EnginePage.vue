@@ -86,6 +86,7 @@ useKeys(
             <BButton class="btn-act" @click="open('overhead')">Start an overhead</BButton>
             <BButton class="btn-plain" @click="open('spotCheck')">Spot check</BButton>
           </template>
+          <BButton class="btn-plain" :to="{ name: 'engine-drift', params: { id } }">Drift</BButton>
           <BButton class="btn-plain" @click="meter = true">Read the meter</BButton>
           <BButton class="btn-plain" @click="changing = true">Change…</BButton>
           <BButton class="btn-plain" :href="`/api/logbook/export?engine=${id}`" download="logbook.csv"

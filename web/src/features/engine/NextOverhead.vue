@@ -31,7 +31,7 @@ const after = computed(() =>
       :late="row.driftLateHours"
       :book="row.bookHoursLeft"
       :side="row.findings[0] ? (row.findings[0].state === 'loose' ? 'loose' : 'tight') : row.driftSide"
-      :urgent="row.decides.rule === 'finding' || row.decides.rule === 'drift'"
+      :urgent="row.decides.rule === 'finding' || row.driftsBeforeBook"
     />
     <p v-if="after" class="small soft mb-0 mt-1">If it were not for that: {{ after }}.</p>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, reactive } from 'vue'
 import type { Schemas } from '../../api/client'
@@ -20,9 +21,17 @@ const typed = reactive({
   tight: String(props.fleet.toleranceTightMm ?? ''),
   loose: String(props.fleet.toleranceLooseMm ?? ''),
   feel: String(props.fleet.feelSdMm ?? ''),
+  breach: String(props.fleet.breachCost ?? 20),
+  plain: props.fleet.plainRisk ?? false,
 })
 const risk = computed(() => (typedNumber(typed.risk) ?? Number.NaN) / 100)
 const chance = computed(() => (risk.value > 0 && risk.value < 1 ? odds(risk.value) : ''))
+// One fleet of fifty engines makes the number something to picture.
+const riskHint = computed(() =>
+  chance.value
+    ? `${chance.value}: of twenty engines run up to it, ${Math.max(1, Math.round(risk.value * 20)) === 1 ? 'one has' : `${Math.round(risk.value * 20)} have`} a valve out of its window. A ferry may want one in fifty, a mower one in ten.`
+    : 'The chance that some valve of an engine stands out of its window.',
+)
 const zones = Intl.supportedValuesOf?.('timeZone') ?? []
 const form = useForm({
   check: () => ({
@@ -31,6 +40,7 @@ const form = useForm({
     toleranceTightMm: notANumber(typed.tight),
     toleranceLooseMm: notANumber(typed.loose),
     feelSdMm: notANumber(typed.feel),
+    breachCost: notANumber(typed.breach),
   }),
   send: () =>
     change.mutateAsync({
@@ -40,6 +50,8 @@ const form = useForm({
       toleranceTightMm: typedNumber(typed.tight) ?? null,
       toleranceLooseMm: typedNumber(typed.loose) ?? null,
       feelSdMm: typedNumber(typed.feel) ?? null,
+      breachCost: typedNumber(typed.breach) ?? null,
+      plainRisk: typed.plain,
     }),
   done: () => 'The fleet’s settings are changed.',
 })
@@ -57,14 +69,20 @@ const form = useForm({
         <BFormInput v-bind="bind" v-model="typed.timeZone" list="zones" />
         <datalist id="zones"><option v-for="z in zones" :key="z" :value="z" /></datalist>
       </Field>
-      <Field
-        v-slot="{ bind }"
-        name="risk"
-        label="Risk at which drift decides"
-        :hint="`${chance ? `${chance}: ` : ''}the chance that some valve of an engine stands out of its window, at which the yard, the engine’s page and the aim-off act.`"
-      >
+      <Field v-slot="{ bind }" name="risk" label="Risk at which drift is spoken of" :hint="riskHint">
         <NumberField v-bind="bind" v-model="typed.risk" unit="%" />
       </Field>
+      <Field
+        v-slot="{ bind }"
+        name="breachCost"
+        label="A burnt valve costs as much as"
+        hint="Weighed against the work of opening early: at 20, an engine is worth opening once waiting another month costs more than it saves. Higher opens earlier."
+      >
+        <NumberField v-bind="bind" v-model="typed.breach" unit="overheads" />
+      </Field>
+      <BFormCheckbox v-model="typed.plain" class="mb-3">
+        Let the risk alone decide, whatever opening and waiting cost
+      </BFormCheckbox>
       <div class="two-columns">
         <Field v-slot="{ bind }" name="toleranceTightMm" label="Tolerance, tight side">
           <NumberField v-bind="bind" v-model="typed.tight" unit="mm" placeholder="0.025" />

@@ -45,6 +45,9 @@ async function put(person: Schemas['PersonResponse'], archived: boolean) {
     <ul class="plain-list">
       <li v-for="p in people.data.value ?? []" :key="p.id">
         <span :class="{ soft: p.archived }">{{ p.name }}{{ p.archived ? ', put away' : '' }}</span>
+        <RouterLink class="ms-auto" :to="{ name: 'hand', params: { id: p.id } }" :aria-label="`${p.name}’s hand`"
+          >hand</RouterLink
+        >
         <button
           type="button"
           class="btn btn-plain"

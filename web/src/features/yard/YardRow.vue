@@ -11,7 +11,7 @@ import { machineNames } from '../../shared/words/machines'
 const props = defineProps<{ row: Schemas['DueRow']; span: number; risk: number }>()
 const figures = useFigures()
 const said = computed(() => decision(props.row, figures, props.risk))
-const urgent = computed(() => props.row.decides.rule === 'finding' || props.row.decides.rule === 'drift')
+const urgent = computed(() => props.row.decides.rule === 'finding' || props.row.driftsBeforeBook)
 const edge = computed(() =>
   props.row.findings.length > 0 ? (props.row.findings[0]?.state ?? '') : isOverdue(props.row) ? 'late' : '',
 )

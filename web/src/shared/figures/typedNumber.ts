@@ -1,3 +1,5 @@
+import { mmPerThou } from './lengths'
+
 /**
  * A typed number, with decimal point or comma. Empty is undefined; what is no number is NaN, which a server would never see: say so at the
  * field instead.
@@ -13,4 +15,11 @@ export function typedNumber(text: string | number | null | undefined): number | 
 /** The sentence for a field that holds no number. */
 export function notANumber(text: string | number | null | undefined): string | undefined {
   return Number.isNaN(typedNumber(text)) ? `'${text}' is not a number.` : undefined
+}
+
+/** A typed length in millimetres; null where nothing, no number or a negative one was typed. */
+export function typedLengthMm(text: string, unit: string): number | null {
+  const value = typedNumber(text)
+  if (value === undefined || Number.isNaN(value) || value < 0) return null
+  return unit === 'thou' ? value * mmPerThou : value
 }

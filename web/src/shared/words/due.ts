@@ -18,9 +18,8 @@ export const ruleWords: Record<Schemas['DueRule'], string> = {
   nothing: 'nothing',
 }
 
-/** Whether a drift limit falls before the book. */
-export const driftsBeforeBook = (row: Row) =>
-  row.decides.rule === 'drift' && (row.bookHoursLeft == null || row.bookHoursLeft > 0)
+/** It drifts out before the book calls: the server says so by the fleet's risk and by what an early look costs. */
+export const driftsBeforeBook = (row: Row) => row.driftsBeforeBook
 
 /** The book's own day has passed. */
 export const isOverdue = (row: Row) => row.bookHoursLeft != null && row.bookHoursLeft <= 0 && row.hasFigures
@@ -89,15 +88,21 @@ function drifting(row: Row, figures: Figures, risk: number): Decision {
   const main = row.driftMmPer1000h
     ? `${row.driftPoint} ${moving} ${figures.rate(row.driftMmPer1000h)} ${figures.unit} a 1000 h`
     : `${row.driftPoint} near its limit`
-  const chance = odds(risk)
   const book =
     row.aheadOfBookHours && row.aheadOfBookHours > 0 ? `; the book ${hours(row.aheadOfBookHours)} h later` : ''
-  if (!left || left <= 0) return { main, below: `over ${chance} that it is ${side} already`, tone: side }
-  return {
-    main,
-    below: date ? `${chance} ${side} by ${day(date)}${book}` : `${chance} ${side} in ${hours(left)} h${book}`,
-    tone: side,
-  }
+  const worth =
+    !left || left <= 0
+      ? 'worth opening now'
+      : date
+        ? `worth opening by ${day(date)}`
+        : `worth opening in ${hours(left)} h`
+  if (!row.driftsBeforeBook) return { main, below: `${worth}${book}`, tone: 'ink' }
+  const chance = odds(risk)
+  const when =
+    !row.driftHours || row.driftHours <= 0
+      ? `over ${chance} that it is ${side} already`
+      : `${chance} ${side} ${row.driftDate ? `by ${day(row.driftDate)}` : `in ${hours(row.driftHours)} h`}`
+  return { main, below: `${when}; ${worth}${book}`, tone: side }
 }
 
 /** The same in a few words, over an engine's page. */

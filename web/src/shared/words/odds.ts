@@ -20,3 +20,12 @@ export function odds(risk: number): string {
   const in_ = Math.round(1 / risk)
   return `one in ${names[in_] ?? in_}`
 }
+
+/** Any chance, also the likely ones: one in 340, three in four, more likely than not. */
+export function chance(p: number): string {
+  if (p < 0.001) return 'less than one in a thousand'
+  if (p <= 0.4) return odds(p)
+  if (p < 0.6) return 'as likely as not'
+  if (p < 0.9) return 'more likely than not'
+  return 'all but certain'
+}

@@ -73,13 +73,32 @@ describe('what decides', () => {
       driftSide: 'tight',
       driftMmPer1000h: -0.029,
       aheadOfBookHours: 750,
+      driftHours: 140,
+      driftDate: '2026-12-11',
+      driftsBeforeBook: true,
     })
     expect(decision(drifting, figures, 0.05)).toEqual({
       main: '2E closing 0.029 mm a 1000 h',
-      below: 'one in twenty tight by 3 Dec 2026; the book 750 h later',
+      below: 'one in twenty tight by 11 Dec 2026; worth opening by 3 Dec 2026; the book 750 h later',
       tone: 'tight',
     })
     expect(decidesWhen(drifting)).toBe('2E decides: in 40 h')
+  })
+
+  it('is worth an early look without alarm where the risk is not reached before the book', () => {
+    const early = row({
+      decides: { rule: 'drift', hours: 320, date: '2027-01-18' },
+      driftPoint: '6E',
+      driftSide: 'tight',
+      driftMmPer1000h: -0.012,
+      aheadOfBookHours: 372,
+      driftHours: 880,
+    })
+    expect(decision(early, figures, 0.05)).toMatchObject({
+      below: 'worth opening by 18 Jan 2027; the book 372 h later',
+      tone: 'ink',
+    })
+    expect(headline([early])).toBe('Nothing presses. The book decides.')
   })
 
   it('says of drift past the risk that it may stand out already, not that a risk is reached', () => {
@@ -88,8 +107,10 @@ describe('what decides', () => {
       driftPoint: '2E',
       driftSide: 'loose',
       driftMmPer1000h: 0.03,
+      driftHours: 0,
+      driftsBeforeBook: true,
     })
-    expect(decision(past, figures, 0.05).below).toBe('over one in twenty that it is loose already')
+    expect(decision(past, figures, 0.05).below).toBe('over one in twenty that it is loose already; worth opening now')
   })
 
   it('is the book, overdue or to come', () => {
@@ -119,8 +140,8 @@ describe('the yard in a sentence', () => {
   it('counts in words that agree', () => {
     const rows = [
       row({ findings: [finding('4E', 'tight', 0.32, 0.35)] }),
-      row({ decides: { rule: 'drift', hours: 10, date: '2026-12-01' } }),
-      row({ decides: { rule: 'drift', hours: 20, date: '2026-12-01' } }),
+      row({ decides: { rule: 'drift', hours: 10, date: '2026-12-01' }, driftsBeforeBook: true }),
+      row({ decides: { rule: 'drift', hours: 20, date: '2026-12-01' }, driftsBeforeBook: true }),
       row({ bookHoursLeft: -1 }),
     ]
     expect(headline(rows)).toBe(

@@ -157,6 +157,13 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             :name="name"
             @sign="(remark) => say({ kind: 'signed', ...(remark ? { remark } : {}) })"
             @give-up="givingUp = true"
+            @answer="
+              (what) =>
+                say(
+                  { kind: 'answered', question: 'warm', answer: what === 'warm' ? 'yes' : 'no' },
+                  { kind: 'answered', question: 'otherBlades', answer: what === 'otherBlades' ? 'yes' : 'no' },
+                )
+            "
           />
           <FindStop v-else-if="findsStop && stop" :view="view" :index="stop.index" @proved="prove" />
           <PointPanel

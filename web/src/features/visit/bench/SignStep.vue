@@ -5,18 +5,26 @@ import { ref } from 'vue'
 import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { day } from '../../../shared/figures/days'
+import { useFigures } from '../../../shared/figures/useFigures'
 import { jobWord } from '../../../shared/words/jobs'
 import type { Trouble, Visit } from './useVisit'
+
+type Answer = 'warm' | 'otherBlades' | 'counts'
 
 /** The end of a visit: what keeps it from being signed, the signature, or what became of it. */
 const person = defineModel<string>('person', { required: true })
 const props = defineProps<{ view: Visit; trouble: Trouble | null; saved: string; name: (id: string) => string }>()
-const emit = defineEmits<{ sign: [remark: string]; giveUp: [] }>()
+const emit = defineEmits<{ sign: [remark: string]; giveUp: []; answer: [what: Answer] }>()
+const figures = useFigures()
 const remark = ref('')
+const answers: Record<Answer, string> = { warm: 'It was warm', otherBlades: 'Other blades', counts: 'No, it is so' }
 const missing = ref('')
+const unanswered = ref(false)
 function sign() {
   missing.value = person.value ? '' : 'Choose who signs.'
-  if (person.value && props.saved === 'saved' && props.view.refusals.length === 0) emit('sign', remark.value.trim())
+  unanswered.value = !!props.view.doubt
+  if (person.value && !props.view.doubt && props.saved === 'saved' && props.view.refusals.length === 0)
+    emit('sign', remark.value.trim())
 }
 </script>
 
@@ -43,6 +51,21 @@ function sign() {
       </ul>
     </template>
     <p v-else class="mt-2">Every point has an as-found and an as-left. With your name the record stands.</p>
+    <div v-if="view.doubt" class="plate plate-strong p-3 mb-3" role="group" aria-label="Everything reads one way">
+      <p class="mb-1">
+        <strong>
+          Everything reads {{ figures.withUnit(Math.abs(view.doubt.shiftMm)) }}
+          {{ view.doubt.shiftMm < 0 ? 'tighter' : 'looser' }} than expected, on {{ view.doubt.points }} points.
+        </strong>
+        Was the engine warm, or were other blades used? It can still be measured again.
+      </p>
+      <div class="d-flex gap-2 flex-wrap">
+        <BButton v-for="(text, what) in answers" :key="what" class="btn-plain" @click="emit('answer', what)">{{
+          text
+        }}</BButton>
+      </div>
+      <p v-if="unanswered" class="complaint mb-0 mt-1" role="alert">Answer this first; the record keeps it.</p>
+    </div>
     <form novalidate @submit.prevent="sign">
       <Field v-slot="{ bind }" label="Name" :complaint="missing">
         <PersonField v-bind="bind" v-model="person" />

@@ -1,4 +1,5 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+﻿using System;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
@@ -34,6 +35,27 @@ namespace ZeroDrift.Data.Migrations
                 defaultValue: false);
 
             migrationBuilder.CreateTable(
+                name: "FeelChecks",
+                columns: table => new
+                {
+                    Id = table.Column<byte[]>(type: "BLOB", nullable: false),
+                    PersonId = table.Column<byte[]>(type: "BLOB", nullable: false),
+                    At = table.Column<DateTime>(type: "TEXT", nullable: false),
+                    KnownMm = table.Column<double>(type: "REAL", nullable: false),
+                    FeltMm = table.Column<double>(type: "REAL", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_FeelChecks", x => x.Id);
+                    table.ForeignKey(
+                        name: "FK_FeelChecks_People_PersonId",
+                        column: x => x.PersonId,
+                        principalTable: "People",
+                        principalColumn: "Id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "TypeFits",
                 columns: table => new
                 {
@@ -44,11 +66,19 @@ namespace ZeroDrift.Data.Migrations
                 {
                     table.PrimaryKey("PK_TypeFits", x => x.EngineTypeId);
                 });
+
+            migrationBuilder.CreateIndex(
+                name: "IX_FeelChecks_PersonId",
+                table: "FeelChecks",
+                column: "PersonId");
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
+            migrationBuilder.DropTable(
+                name: "FeelChecks");
+
             migrationBuilder.DropTable(
                 name: "TypeFits");
 

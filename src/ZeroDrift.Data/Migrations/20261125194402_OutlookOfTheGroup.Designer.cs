@@ -11,7 +11,7 @@ using ZeroDrift.Data;
 namespace ZeroDrift.Data.Migrations
 {
     [DbContext(typeof(ZeroDriftContext))]
-    [Migration("20261125192921_OutlookOfTheGroup")]
+    [Migration("20261125194402_OutlookOfTheGroup")]
     partial class OutlookOfTheGroup
     {
         /// <inheritdoc />
@@ -304,6 +304,32 @@ namespace ZeroDrift.Data.Migrations
                         {
                             t.HasCheckConstraint("CK_Entries_Sequence", "Sequence >= 1");
                         });
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.FeelCheckRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("FeltMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("KnownMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<byte[]>("PersonId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("PersonId");
+
+                    b.ToTable("FeelChecks");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.FleetRow", b =>
@@ -962,6 +988,15 @@ namespace ZeroDrift.Data.Migrations
                     b.HasOne("ZeroDrift.Data.Model.VisitRow", null)
                         .WithMany()
                         .HasForeignKey("VisitKey")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.FeelCheckRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.PersonRow", null)
+                        .WithMany()
+                        .HasForeignKey("PersonId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });

@@ -1,0 +1,141 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Visits;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Mapping;
+using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Visits;
+using ZeroDrift.Server.Errors;
+using ZeroDrift.Server.Outlooks;
+
+namespace ZeroDrift.Server.Drift;
+
+/// <summary>An engine's drift: its outlook beside every figure it rests on.</summary>
+internal static class EngineDriftView
+{
+    private const int MostSisters = 200;
+
+    public static async Task<EngineDriftResponse> OfAsync(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
+    {
+        var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id) ?? throw new NotFoundException("There is no such engine.");
+        var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
+        var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
+        var fleet = await data.SettingsAsync();
+        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id));
+        var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
+        var visits = (await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed && !v.Bench && v.TotalHours != null).Include(v => v.Readings).ToListAsync())
+            .OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
+        var kept = await data.TypeFits.AsNoTracking().FirstOrDefaultAsync(f => f.EngineTypeId == type.Id);
+        return new EngineDriftResponse
+        {
+            EngineId = id,
+            Engine = engine.Name,
+            TypeId = type.Id,
+            TypeCode = type.Code,
+            TotalHours = outlook.HoursNow,
+            HoursPerWeek = row.HoursPerWeek,
+            Today = day.Today,
+            Risk = fleet.Risk,
+            RiskHours = outlook.DriftHours,
+            RiskDate = outlook.DriftHours is { } risk ? outlook.Usage.DateAfter(day.Today, risk) : null,
+            OpenAfterHours = outlook.OpenAfterHours,
+            OpenDate = outlook.OpenAfterHours is { } open ? outlook.Usage.DateAfter(day.Today, open) : null,
+            BookHoursLeft = row.BookHoursLeft,
+            RiskAtBook = outlook.RiskAtBook,
+            BeforeBook = row.DriftsBeforeBook,
+            DecidedBy = outlook.DecidedBy,
+            Side = outlook.Side,
+            Trouble = outlook.Trouble,
+            Points = [.. type.Points.OrderBy(p => p.Order).Select(p => Point(p, outlook, visits, type, fleet))],
+            Visits = await VisitsAsync(data, visits, outlook, people),
+            Kinds = kept is null ? [] : [.. LearnedContent.Of(kept.Learned).Groups.Select(g => new KindRate(Enum.Parse<LashKind>(g.Group), g.MmPer1000h, g.StandardErrorMmPer1000h, g.TauMmPer1000h, g.EngineTauMmPer1000h))],
+            Sisters = await SistersAsync(data, id, type.Id),
+        };
+    }
+
+    private static DriftPoint Point(LashPointRow row, OutlookContent outlook, List<VisitRow> visits, EngineTypeRow type, FleetRow fleet)
+    {
+        var known = outlook.Points.FirstOrDefault(p => p.Label == row.Label);
+        return new DriftPoint
+        {
+            Label = row.Label,
+            Cylinder = row.Cylinder,
+            Kind = row.Kind,
+            Place = row.Place,
+            Bank = row.Bank,
+            Along = row.Along,
+            MinMm = known?.MinMm,
+            MaxMm = known?.MaxMm,
+            SetMm = known?.SetMm,
+            Standing = known?.Standing,
+            LastMm = known?.LastMm,
+            ExpectedMm = known?.ExpectedMm,
+            ExpectedSdMm = known?.ExpectedSdMm,
+            MmPer1000h = known?.MmPer1000h,
+            StandardErrorMmPer1000h = known?.StandardErrorMmPer1000h,
+            FastProbability = known?.FastProbability ?? 0,
+            UnlikeSiblings = known?.UnlikeSiblings ?? false,
+            HoursToRisk = known?.HoursToRisk,
+            Side = known?.Side,
+            AimMm = known?.AimMm,
+            AimGainHours = known?.AimGainHours,
+            Fan = known?.Fan ?? [],
+            Visits = [.. visits.Select(v => Visit(v, row.Label)).Where(v => v is not null)!],
+            Specs = [.. type.Revisions.OrderBy(r => r.Date).Select(r => Spec(r, row.Kind, fleet)).Where(s => s is not null)!],
+        };
+    }
+
+    private static DriftSpec? Spec(SpecRevisionRow revision, LashKind kind, FleetRow fleet) =>
+        DemandMapping.Demands(revision.Lines, fleet).GetValueOrDefault(kind) is Demand.Gap gap ? new DriftSpec(revision.Revision, revision.Date, gap.Window.MinMm, gap.Window.MaxMm, gap.AimMm) : null;
+
+    private static DriftPointVisit? Visit(VisitRow visit, string label)
+    {
+        var found = visit.Readings.Find(r => r.Point == label && r.Stage == StandingStage.Found);
+        var left = visit.Readings.Find(r => r.Point == label && r.Stage == StandingStage.Left);
+        return (found ?? left) is not { } any ? null : new DriftPointVisit(visit.Id, Figure(found), Figure(left), any.LeftWhy, any.PartChanged);
+    }
+
+    private static DriftFigure? Figure(ReadingRow? r) => r is null or { EstimateMm: null, LowerMm: null, UpperMm: null } ? null : new DriftFigure(r.EstimateMm, r.LowerMm, r.UpperMm, r.By);
+
+    private static async Task<IReadOnlyList<DriftVisit>> VisitsAsync(ZeroDriftContext data, List<VisitRow> visits, OutlookContent outlook, Dictionary<Guid, string> people)
+    {
+        var shifts = outlook.Visits.ToDictionary(v => v.Visit);
+        var all = new List<DriftVisit>();
+        foreach (var visit in visits)
+        {
+            var shift = shifts.GetValueOrDefault(visit.Id);
+            // Only a visit that stands out is worth reading its entries for an answer.
+            var asked = shift is { Odd: true } && !visit.OutOfTrend && await IsUnansweredAsync(data, visit.Id);
+            all.Add(new DriftVisit
+            {
+                VisitId = visit.Id,
+                Hours = visit.TotalHours!.Value,
+                Date = visit.Date,
+                Job = visit.Job,
+                Who = visit.OpenedBy is { } by ? people.GetValueOrDefault(by, "") : "",
+                Revision = visit.Revision,
+                ShiftMm = shift?.ShiftMm,
+                ShiftStandardErrorMm = shift?.StandardErrorMm,
+                Asked = asked,
+                LeftOut = visit.OutOfTrend ? visit.OutOfTrendBecause ?? "warm" : null,
+            });
+        }
+        return all;
+    }
+
+    private static async Task<bool> IsUnansweredAsync(ZeroDriftContext data, Guid visit)
+    {
+        var answers = (await VisitReader.LoadAsync(data, visit))!.Visit.Answers;
+        return !answers.ContainsKey(VisitQuestion.Warm) && !answers.ContainsKey(VisitQuestion.OtherBlades);
+    }
+
+    private static async Task<IReadOnlyList<SisterRate>> SistersAsync(ZeroDriftContext data, Guid id, Guid typeId)
+    {
+        var rows = await data.Outlooks.AsNoTracking().Where(o => o.EngineTypeId == typeId && o.EngineId != id)
+            .Join(data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null), o => o.EngineId, e => e.Id, (o, e) => new { e.Id, e.Name, o.Content }).OrderBy(r => r.Name).Take(MostSisters).ToListAsync();
+        return [.. rows.SelectMany(r => OutlookContent.Of(r.Content).Points.Where(p => p.MmPer1000h is not null).Select(p => new SisterRate(r.Id, r.Name, p.Label, p.MmPer1000h!.Value)))];
+    }
+}

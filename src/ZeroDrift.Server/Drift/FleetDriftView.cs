@@ -1,0 +1,91 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Core.Drift;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Visits;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Server.Outlooks;
+
+namespace ZeroDrift.Server.Drift;
+
+/// <summary>What the outlooks of the whole fleet say together.</summary>
+internal static class FleetDriftView
+{
+    private const int MostFast = 15;
+    private const int DaysLearned = 31;
+
+    public static async Task<FleetDriftResponse> OfAsync(ZeroDriftContext data, Yard yard, FleetDay day)
+    {
+        var fleet = await data.SettingsAsync();
+        var rows = await yard.AllAsync(data);
+        var engines = await data.Outlooks.AsNoTracking()
+            .Join(data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null), o => o.EngineId, e => e.Id, (o, e) => new { e.Id, e.Name, e.EngineTypeId, e.EngineType!.Code, Machine = e.Machine!.Kind, o.Content }).ToListAsync();
+        var looked = engines.Select(e => new Looked(e.Id, e.Name, e.EngineTypeId, e.Code, e.Machine, OutlookContent.Of(e.Content))).ToList();
+        var kinds = (await data.EngineTypes.AsNoTracking().Include(t => t.Points).ToListAsync()).SelectMany(t => t.Points.Select(p => (t.Id, p.Label, p.Kind))).ToDictionary(p => (p.Id, p.Label), p => p.Kind);
+        var fits = await data.TypeFits.AsNoTracking().Join(data.EngineTypes, f => f.EngineTypeId, t => t.Id, (f, t) => new { t.Id, t.Code, t.Name, f.Learned }).ToListAsync();
+        var types = fits.SelectMany(f => LearnedContent.Of(f.Learned).Groups.Select(g => new TypeRate(f.Id, f.Code, f.Name, Enum.Parse<LashKind>(g.Group), looked.Count(e => e.TypeId == f.Id), g.MmPer1000h, g.StandardErrorMmPer1000h, g.TauMmPer1000h))).OrderBy(t => t.TypeCode, StringComparer.Ordinal).ThenBy(t => t.Kind).ToList();
+        return new FleetDriftResponse
+        {
+            Today = day.Today,
+            Risk = fleet.Risk,
+            States = States(rows),
+            Fastest = Fastest(looked, kinds, types.ToDictionary(t => (t.TypeId, t.Kind), t => t.MmPer1000h)),
+            Types = types,
+            Uses = Uses(looked, kinds),
+            Learned = await LearnedAsync(data, looked, day.Today),
+        };
+    }
+
+    private sealed record Looked(Guid Id, string Name, Guid TypeId, string TypeCode, MachineKind Machine, OutlookContent Content);
+
+    private static FleetStates States(IReadOnlyList<DueRow> rows)
+    {
+        var found = rows.Count(r => r.Findings.Count > 0);
+        var overdue = rows.Count(r => r is { Findings.Count: 0, HasFigures: true, BookHoursLeft: <= 0 });
+        var drifting = rows.Count(r => r.Findings.Count == 0 && r.DriftsBeforeBook);
+        var unknown = rows.Count(r => !r.HasFigures);
+        return new FleetStates(found, drifting, overdue, rows.Count - found - overdue - drifting - unknown, unknown);
+    }
+
+    /// <summary>Furthest beyond what is usual for their kind, in the way the kind goes; unsure rates do not lead a list.</summary>
+    private static List<FastPoint> Fastest(List<Looked> engines, Dictionary<(Guid, string), LashKind> kinds, Dictionary<(Guid, LashKind), double> usual) =>
+        [.. (from engine in engines
+             from point in engine.Content.Points
+             where point is { MmPer1000h: not null, StandardErrorMmPer1000h: not null } && kinds.ContainsKey((engine.TypeId, point.Label))
+             let mean = usual.GetValueOrDefault((engine.TypeId, kinds[(engine.TypeId, point.Label)]))
+             let rate = point.MmPer1000h!.Value
+             let sure = Math.Abs(rate) - 1.2816 * point.StandardErrorMmPer1000h!.Value
+             where sure > 0
+             orderby point.FastProbability > 0.5 descending, sure descending
+             select new FastPoint(engine.Id, engine.Name, engine.TypeCode, point.Label, rate, point.StandardErrorMmPer1000h!.Value, mean, point.FastProbability, point.HoursToRisk, point.Side, point.Standing)).Take(MostFast)];
+
+    private static List<UseRate> Uses(List<Looked> engines, Dictionary<(Guid, string), LashKind> kinds)
+    {
+        var own = from engine in engines
+                  from point in engine.Content.Points
+                  where point is { MmPer1000h: not null, StandardErrorMmPer1000h: > 0 } && kinds.ContainsKey((engine.TypeId, point.Label))
+                  group (Rate: point.MmPer1000h!.Value, Variance: point.StandardErrorMmPer1000h!.Value * point.StandardErrorMmPer1000h.Value) by (engine.Id, engine.Machine, Kind: kinds[(engine.TypeId, point.Label)]) into valves
+                  // Valves of one engine share most of their error, so an engine counts with its mean and its valves' mean variance.
+                  select (valves.Key.Machine, valves.Key.Kind, Rate: valves.Average(v => v.Rate), Variance: valves.Average(v => v.Variance));
+        var uses = new List<UseRate>();
+        foreach (var use in own.GroupBy(o => (o.Machine, o.Kind)).Where(u => u.Count() >= 2))
+        {
+            var mean = RestrictedLikelihood.Fit([.. use.Select(u => u.Rate)], [.. use.Select(u => u.Variance)]);
+            uses.Add(new UseRate(use.Key.Machine, use.Key.Kind, use.Count(), mean.Mean, Math.Sqrt(mean.VarianceOfMean)));
+        }
+        return [.. uses.OrderBy(u => u.Kind).ThenBy(u => u.MmPer1000h)];
+    }
+
+    private static async Task<IReadOnlyList<LearnedVisit>> LearnedAsync(ZeroDriftContext data, List<Looked> engines, DateOnly today)
+    {
+        var from = today.AddDays(-DaysLearned);
+        var names = engines.ToDictionary(e => e.Id);
+        var visits = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Signed && !v.Bench && v.Date >= from && v.Measured > 0).OrderByDescending(v => v.Date).Take(60).ToListAsync();
+        return [.. from visit in visits
+                   where names.ContainsKey(visit.EngineId)
+                   let engine = names[visit.EngineId]
+                   let shift = engine.Content.Visits.FirstOrDefault(v => v.Visit == visit.Id)
+                   select new LearnedVisit(visit.Id, visit.EngineId, engine.Name, visit.Date, visit.OutAsFound, visit.Measured, visit.Worst, visit.WorstMm, visit.WorstState, shift?.ShiftMm, shift is { Odd: true } && !visit.OutOfTrend)];
+    }
+}

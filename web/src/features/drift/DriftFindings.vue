@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, ref } from 'vue'
+import { sentence, type Schemas } from '../../api/client'
+import { useSend } from '../../offline/useSend'
+import PersonField from '../../shared/fields/PersonField.vue'
+import { day } from '../../shared/figures/days'
+import { hours } from '../../shared/figures/hours'
+import type { Figures } from '../../shared/figures/useFigures'
+import VerdictMark from '../../instruments/VerdictMark.vue'
+import { usePreferences } from '../../shared/preferences'
+import { toast } from '../../shared/toasts/toasts'
+import { rateText, standingOut } from '../../shared/words/drift'
+import { spoken } from '../../shared/words/points'
+import { verdictWords } from '../../shared/words/verdicts'
+
+/** What the figures say, each a sentence; a visit that read one way throughout is a question, and its answer counts at once. */
+const props = defineProps<{ drift: Schemas['EngineDriftResponse']; figures: Figures }>()
+const preferences = usePreferences()
+const send = useSend()
+const failure = ref('')
+const out = computed(() => standingOut(props.drift))
+const fast = computed(() => props.drift.points.filter((p) => p.unlikeSiblings))
+const asked = computed(() => props.drift.visits.filter((v) => v.asked))
+const leftOut = computed(() => props.drift.visits.filter((v) => v.leftOut))
+const usual = (p: Schemas['DriftPoint']) => props.drift.kinds.find((k) => k.kind === p.kind)?.mmPer1000h
+const answers = { warm: 'It was warm', otherBlades: 'Other blades', counts: 'No, count it' } as const
+const leftOutWords: Record<string, string> = { warm: 'it was warm', otherBlades: 'other blades were used' }
+
+async function say(visitId: string, what: keyof typeof answers) {
+  failure.value = ''
+  if (!preferences.person) {
+    failure.value = 'Choose who says so.'
+    return
+  }
+  try {
+    await send.mutateAsync({
+      visitId,
+      by: preferences.person,
+      entries: [
+        { kind: 'answered', question: 'warm', answer: what === 'warm' ? 'yes' : 'no' },
+        { kind: 'answered', question: 'otherBlades', answer: what === 'otherBlades' ? 'yes' : 'no' },
+      ],
+    })
+    toast(
+      what === 'counts'
+        ? 'The visit counts; nobody is asked again.'
+        : 'Its as-found figures are left out of the rates.',
+    )
+  } catch (caught) {
+    failure.value = sentence(caught)
+  }
+}
+</script>
+
+<template>
+  <section class="plate p-3" aria-label="What the figures say">
+    <h2>What the figures say</h2>
+    <p v-if="!out.length && !fast.length && !asked.length && !leftOut.length" class="mb-0 mt-1">
+      Nothing out of the ordinary. No history shows what has not begun.
+    </p>
+    <ul class="plain-list mb-0">
+      <li v-for="p in out" :key="`o${p.label}`" :class="`is-${p.standing}`">
+        <VerdictMark :state="p.standing" :size="14" />
+        <strong>
+          {{ spoken(p) }} was found {{ verdictWords[p.standing!] }}, {{ figures.figure(p.lastMm) }} of
+          {{ figures.withUnit(p.standing === 'tight' ? p.minMm : p.maxMm) }}, and not set.
+        </strong>
+      </li>
+      <li v-for="p in fast" :key="`f${p.label}`">
+        <strong>{{ spoken(p) }} wears unlike its sisters: suspect that valve.</strong>
+        <span class="small soft d-block">
+          {{ rateText(p, figures) }}<template v-if="usual(p) != null">, usual {{ figures.rate(usual(p)!) }}</template
+          >.
+          {{
+            p.kind === 'exhaust' && p.mmPer1000h! < 0
+              ? 'Seat or face recession likely: leak-down at the next visit.'
+              : ''
+          }}
+        </span>
+      </li>
+      <li v-for="v in asked" :key="v.visitId">
+        <strong>
+          The visit of {{ day(v.date) }}, {{ hours(v.hours) }} h, read {{ figures.withUnit(Math.abs(v.shiftMm!)) }}
+          {{ v.shiftMm! < 0 ? 'tight' : 'loose' }} throughout. Was the engine warm?
+        </strong>
+        <span class="d-flex gap-2 flex-wrap align-items-center mt-1">
+          <PersonField v-model="preferences.person" label="Who says so" />
+          <BButton
+            v-for="(text, what) in answers"
+            :key="what"
+            class="btn-plain"
+            :disabled="send.isPending.value"
+            @click="say(v.visitId, what)"
+            >{{ text }}</BButton
+          >
+        </span>
+      </li>
+      <li v-for="v in leftOut" :key="`l${v.visitId}`" class="soft">
+        <RouterLink :to="{ name: 'record', params: { id: v.visitId } }">{{ day(v.date) }}</RouterLink>: as found left
+        out of the rates; {{ leftOutWords[v.leftOut!] ?? v.leftOut }}.
+      </li>
+    </ul>
+    <p v-if="failure" class="complaint mb-0" role="alert">{{ failure }}</p>
+  </section>
+</template>

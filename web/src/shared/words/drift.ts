@@ -1,0 +1,81 @@
+import type { Schemas } from '../../api/client'
+import { day } from '../figures/days'
+import { hours } from '../figures/hours'
+import type { Figures } from '../figures/useFigures'
+import { chance, odds } from './odds'
+import { spoken } from './points'
+import { verdictWords } from './verdicts'
+
+type Drift = Schemas['EngineDriftResponse']
+type Point = Schemas['DriftPoint']
+
+const times: Record<number, string> = { 2: 'twice', 3: 'three times', 4: 'four times', 5: 'five times' }
+const way = (rate: number) => (rate < 0 ? 'closing' : 'opening')
+const usualOf = (drift: Drift, point: Point) => drift.kinds.find((k) => k.kind === point.kind)?.mmPer1000h ?? null
+
+/** closing 0.024 ± 0.004 mm a 1000 h. */
+export function rateText(point: Pick<Point, 'mmPer1000h' | 'standardErrorMmPer1000h'>, figures: Figures): string {
+  if (point.mmPer1000h == null) return ''
+  const error = point.standardErrorMmPer1000h
+  return `${way(point.mmPer1000h)} ${figures.rate(point.mmPer1000h)}${error == null ? '' : ` ± ${figures.rate(error)}`} ${figures.unit} a 1000 h`
+}
+
+/** Found out of its window and not set, the worst first. */
+export const standingOut = (drift: Drift) =>
+  drift.points
+    .filter((p) => p.standing === 'tight' || p.standing === 'loose')
+    .sort((a, b) => (a.standing === b.standing ? 0 : a.standing === 'tight' ? -1 : 1))
+
+/** The one sentence that says the main thing of an engine's drift. */
+export function driftHeadline(drift: Drift, figures: Figures): string {
+  const out = standingOut(drift)[0]
+  if (out)
+    return `${spoken(out)} was found ${verdictWords[out.standing!]}, ${figures.figure(out.lastMm)} of ${figures.withUnit(out.standing === 'tight' ? out.minMm : out.maxMm)}, and not set.`
+  const fast = drift.points.find((p) => p.unlikeSiblings)
+  if (fast) {
+    const usual = usualOf(drift, fast)
+    const ratio = usual ? Math.round(fast.mmPer1000h! / usual) : 0
+    return ratio >= 2
+      ? `${spoken(fast)} is ${way(fast.mmPer1000h!)} ${times[ratio] ?? `${ratio} times`} as fast as its sisters.`
+      : `${spoken(fast)} is ${way(fast.mmPer1000h!)} unlike its sisters.`
+  }
+  const asked = drift.visits.find((v) => v.asked)
+  if (asked)
+    return `The visit of ${day(asked.date)} read ${figures.withUnit(Math.abs(asked.shiftMm!))} ${asked.shiftMm! < 0 ? 'tight' : 'loose'} throughout. Was the engine warm?`
+  const decider = drift.points.find((p) => p.label === drift.decidedBy)
+  if (drift.beforeBook && decider)
+    return drift.openAfterHours! > 0
+      ? `Worth opening by ${day(drift.openDate)}, before the book calls: ${spoken(decider)} is ${way(decider.mmPer1000h ?? -1)}.`
+      : `Worth opening now, before the book calls: ${spoken(decider)} is ${way(decider.mmPer1000h ?? -1)}.`
+  return drift.points.some((p) => p.mmPer1000h != null && p.visits.length)
+    ? 'Nothing drifts out before the book calls.'
+    : 'Not measured often enough to say anything yet.'
+}
+
+/** What lies behind it: rate, odds with their day, the book. */
+export function driftBelow(drift: Drift, figures: Figures): string {
+  const said: string[] = []
+  const point =
+    standingOut(drift)[0] ??
+    drift.points.find((p) => p.unlikeSiblings) ??
+    drift.points.find((p) => p.label === drift.decidedBy)
+  if (point?.mmPer1000h != null) {
+    const usual = usualOf(drift, point)
+    said.push(
+      `${point.label} ${rateText(point, figures)}${usual == null ? '' : `, its sisters ${figures.rate(usual)}`}.`,
+    )
+  }
+  if (drift.riskHours != null && drift.decidedBy && !standingOut(drift).length)
+    said.push(
+      drift.riskHours > 0
+        ? `${odds(drift.risk)} that ${drift.decidedBy} is ${drift.side} by ${day(drift.riskDate)}.`.replace(/^o/, 'O')
+        : `Over ${odds(drift.risk)} that ${drift.decidedBy} stands ${drift.side} already.`,
+    )
+  if (drift.bookHoursLeft != null)
+    said.push(
+      drift.bookHoursLeft > 0
+        ? `The book calls in ${hours(drift.bookHoursLeft)} h${drift.riskAtBook == null ? '' : `; by then ${chance(drift.riskAtBook)} that some valve is out`}.`
+        : `The book called ${hours(-drift.bookHoursLeft)} h ago.`,
+    )
+  return said.join(' ')
+}
