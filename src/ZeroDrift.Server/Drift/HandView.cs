@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Visits;
 using ZeroDrift.Server.Errors;
 
 namespace ZeroDrift.Server.Drift;

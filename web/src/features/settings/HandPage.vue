@@ -29,7 +29,8 @@ const filled = () => rows.filter((r) => r.known.trim() || r.felt.trim())
 const mm = (text: string) => typedLengthMm(text, unit.value)
 const form = useForm({
   check: () => ({
-    checks: filled().length === 0 && 'Stack some blades to a gap you know, feel it, and give both figures.',
+    'checks[0].knownMm':
+      filled().length === 0 && 'Stack some blades to a gap you know, feel it, and give both figures.',
     ...Object.fromEntries(
       rows.flatMap((r, i) =>
         r.known.trim() || r.felt.trim()
@@ -63,7 +64,9 @@ const said = computed(() => {
     )
   if (h.biasMm != null)
     lines.push(
-      `On engines it reads ${figures.withUnit(round(Math.abs(h.biasMm)))} ${h.biasMm < 0 ? 'tighter' : 'looser'} than the others, ± ${figures.figure(round(h.biasErrorMm!))}; the rates allow for it.`,
+      Math.abs(h.biasMm) < h.biasErrorMm!
+        ? `On engines it reads as the others do, ± ${figures.withUnit(round(h.biasErrorMm!))}.`
+        : `On engines it reads ${figures.withUnit(round(Math.abs(h.biasMm)))} ${h.biasMm < 0 ? 'tighter' : 'looser'} than the others, ± ${figures.figure(round(h.biasErrorMm!))}; the rates allow for it.`,
     )
   return lines
 })

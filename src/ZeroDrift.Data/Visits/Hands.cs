@@ -1,9 +1,8 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Core.Wear;
-using ZeroDrift.Data.Visits;
 
-namespace ZeroDrift.Data.Outlooks;
+namespace ZeroDrift.Data.Visits;
 
 /// <summary>Each person's hand, from what they measured twice and from checks on known gaps.</summary>
 public static class Hands

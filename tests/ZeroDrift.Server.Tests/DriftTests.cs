@@ -1,0 +1,168 @@
+using System.Globalization;
+using System.Net;
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+
+namespace ZeroDrift.Server.Tests;
+
+/// <summary>What the figures say: over the records, asked at the engine, and of a hand.</summary>
+public sealed class DriftTests : IDisposable
+{
+    private readonly ServerWithFile server = new();
+
+    [Fact]
+    public async Task The_example_of_the_outlook_is_answered_with_components_held()
+    {
+        var readings = new JsonArray();
+        foreach (var (point, first, second) in new[] { ("e1/1E", 0.270, 0.285), ("e1/2E", 0.262, 0.280) })
+        {
+            void Add(string visit, int run, string stage, double mm) => readings.Add(JsonSerializer.SerializeToNode(new { point, visit, run, stage, clearanceMm = mm, standardUncertaintyMm = 0.005 }));
+            Add("v1", 1, "asLeft", 0.30);
+            Add("v2", 1, "asFound", first);
+            Add("v2", 2, "asLeft", 0.30);
+            Add("v3", 2, "asFound", second);
+            Add("v3", 3, "asLeft", 0.30);
+        }
+        var (status, body) = await server.PostAsync("/api/calc/outlook", Request(readings));
+
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.Equal(-0.022450, body.GetProperty("groups")[0].GetProperty("mmPer1000h").GetDouble(), 6);
+        Assert.Equal(-0.023487, body.GetProperty("points")[1].GetProperty("mmPer1000h").GetDouble(), 6);
+        Assert.Equal(-0.001873, body.GetProperty("visits")[1].GetProperty("shiftMm").GetDouble(), 6);
+        var engine = body.GetProperty("engines")[0];
+        Assert.Equal((1680, "e1/2E", "tight", 1240), (engine.GetProperty("hoursToRisk").GetDouble(), engine.GetProperty("decidedBy").GetString(), engine.GetProperty("side").GetString(), engine.GetProperty("openAfterHours").GetDouble()));
+        Assert.Equal(0.818299, engine.GetProperty("costPer1000h").GetDouble(), 6);
+        Assert.Equal([0.000910, 0.132618], engine.GetProperty("risk").EnumerateArray().Select(r => Math.Round(r.GetProperty("p").GetDouble(), 6)));
+    }
+
+    [Theory]
+    [InlineData("readings", """{"points":[{"id":"p","engine":"e"}],"visits":[{"id":"v","engine":"e","hours":0}],"readings":[]}""")]
+    [InlineData("readings[0].visit", """{"points":[{"id":"p","engine":"e"}],"visits":[{"id":"v","engine":"e","hours":0}],"readings":[{"point":"p","visit":"w","run":1,"stage":"asLeft","clearanceMm":0.3,"standardUncertaintyMm":0.005}]}""")]
+    [InlineData("readings[0].standardUncertaintyMm", """{"points":[{"id":"p","engine":"e"}],"visits":[{"id":"v","engine":"e","hours":0}],"readings":[{"point":"p","visit":"v","run":1,"stage":"asLeft","clearanceMm":0.3,"standardUncertaintyMm":0}]}""")]
+    [InlineData("visits[1].hours", """{"points":[{"id":"p","engine":"e"}],"visits":[{"id":"v","engine":"e","hours":10},{"id":"w","engine":"e","hours":5}],"readings":[{"point":"p","visit":"v","run":1,"stage":"asLeft","clearanceMm":0.3,"standardUncertaintyMm":0.005}]}""")]
+    [InlineData("readings[0].clearanceMm", """{"points":[{"id":"p","engine":"e"}],"visits":[{"id":"v","engine":"e","hours":0}],"readings":[{"point":"p","visit":"v","run":1,"stage":"asLeft","standardUncertaintyMm":0.005}]}""")]
+    [InlineData("points[0].maxMm", """{"points":[{"id":"p","engine":"e","minMm":0.3,"maxMm":0.2}],"visits":[{"id":"v","engine":"e","hours":0}],"readings":[{"point":"p","visit":"v","run":1,"stage":"asLeft","clearanceMm":0.3,"standardUncertaintyMm":0.005}]}""")]
+    [InlineData("breachCost", """{"points":[{"id":"p","engine":"e"}],"visits":[{"id":"v","engine":"e","hours":0}],"readings":[{"point":"p","visit":"v","run":1,"stage":"asLeft","clearanceMm":0.3,"standardUncertaintyMm":0.005}],"breachCost":0}""")]
+    public async Task What_an_outlook_cannot_take_is_named(string field, string request)
+    {
+        var (status, body) = await server.PostAsync("/api/calc/outlook", JsonNode.Parse(request)!);
+
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.NotEmpty(body.Sentence(field));
+    }
+
+    [Fact]
+    public async Task A_warm_visit_is_asked_about_before_signing_and_answered_its_rates_are_right()
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+        await LifeAsync();
+        var before = await RateAsync(twin, "1E");
+        await twin.OpenAsync(6000);
+        await twin.MeasureAllAsync("0.13", "0.30");
+
+        var doubt = (await twin.ViewAsync()).GetProperty("doubt");
+        Assert.InRange(doubt.GetProperty("shiftMm").GetDouble(), -0.10, -0.03);
+        Assert.Equal(4, doubt.GetProperty("points").GetInt32());
+
+        await twin.TakeAsync(twin.Entry("answered", new { question = "warm", answer = "yes" }));
+        Assert.Equal(JsonValueKind.Null, (await twin.ViewAsync()).GetProperty("doubt").ValueKind);
+        foreach (var point in (string[])["1I", "1E", "2I", "2E"]) await twin.TakeAsync(twin.Figure(point, point.EndsWith('I') ? "0.20" : "0.40", "asLeft"));
+        await twin.SignAsync();
+
+        var drift = await server.GetAsync($"/api/engines/{twin.EngineId}/drift");
+        var last = drift.GetProperty("visits").EnumerateArray().Last();
+        Assert.Equal(("warm", false), (last.GetProperty("leftOut").GetString(), last.GetProperty("asked").GetBoolean()));
+        Assert.Equal(before, await RateAsync(twin, "1E"), 0.003);
+    }
+
+    [Fact]
+    public async Task A_visit_like_any_other_is_not_asked_about()
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+        await LifeAsync();
+        await twin.OpenAsync(6000);
+        await twin.MeasureAllAsync("0.20", "0.39");
+
+        Assert.Equal(JsonValueKind.Null, (await twin.ViewAsync()).GetProperty("doubt").ValueKind);
+    }
+
+    [Fact]
+    public async Task The_only_overhead_of_a_new_type_foretells_nothing()
+    {
+        var twin = await (await new TwinEngine(server).AddAsync()).OpenAsync();
+        await twin.MeasureAllAsync();
+        await twin.SignAsync();
+
+        var drift = await server.GetAsync($"/api/engines/{twin.EngineId}/drift");
+        Assert.Equal((JsonValueKind.Null, JsonValueKind.Null, false), (drift.GetProperty("riskHours").ValueKind, drift.GetProperty("openAfterHours").ValueKind, drift.GetProperty("beforeBook").GetBoolean()));
+    }
+
+    [Fact]
+    public async Task A_hand_checked_on_known_gaps_stands_behind_what_it_measures_and_is_kept_once()
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+        var id = Guid.CreateVersion7();
+        var checks = Enumerable.Range(0, 12).Select(i => new { id = i == 0 ? id : Guid.CreateVersion7(), knownMm = 0.30, feltMm = 0.30 + (i % 2 == 0 ? 0.02 : -0.02) }).ToArray();
+
+        await server.PostAsync($"/api/people/{twin.Marit}/feel-checks", new { checks });
+        var (status, hand) = await server.PostAsync($"/api/people/{twin.Marit}/feel-checks", new { checks });
+
+        Assert.Equal((HttpStatusCode.OK, 12), (status, hand.GetProperty("checks").GetInt32()));
+        Assert.InRange(hand.GetProperty("repeatSdMm").GetDouble(), 0.012, 0.02);
+        Assert.Equal(0, hand.GetProperty("checkBiasMm").GetDouble(), 6);
+
+        await twin.OpenAsync();
+        var reading = Guid.CreateVersion7();
+        await twin.TakeAsync(twin.Entry("tried", new { reading, point = "1I", stage = "asFound", blades = new[] { "0.20" }, unit = "mm", feel = "drag", unproved = true }));
+        Assert.Equal(hand.GetProperty("repeatSdMm").GetDouble(), (await twin.SheetAsync("1I")).GetProperty("foundDraft").GetProperty("standardUncertaintyMm").GetDouble(), 6);
+    }
+
+    [Fact]
+    public async Task Nobodys_hand_is_not_found_and_an_empty_check_is_refused_at_its_field()
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync($"/api/people/{Guid.CreateVersion7()}/hand")).StatusCode);
+        var (status, body) = await server.PostAsync($"/api/people/{twin.Marit}/feel-checks", new { checks = new[] { new { knownMm = 0.3 } } });
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.NotEmpty(body.Sentence("checks[0].feltMm"));
+    }
+
+    [Fact]
+    public async Task An_unknown_engine_has_no_drift_and_an_empty_fleet_has_nothing_to_compare()
+    {
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync($"/api/engines/{Guid.CreateVersion7()}/drift")).StatusCode);
+        var fleet = await server.GetAsync("/api/drift");
+        Assert.Empty(fleet.GetProperty("fastest").EnumerateArray());
+        Assert.Empty(fleet.GetProperty("types").EnumerateArray());
+    }
+
+    public void Dispose() => server.Dispose();
+
+    /// <summary>Five overheads of the twin, exhausts closing 0.02 mm a 1000 h, set back each time.</summary>
+    private async Task LifeAsync()
+    {
+        var file = new StringBuilder("engine,date,engine hours,cylinder,valve,as found,as left,unit,who\n");
+        for (var i = 0; i <= 5; i++)
+            foreach (var (cylinder, valve, set, rate) in new[] { (1, "intake", 0.20, 0.002), (1, "exhaust", 0.40, -0.02), (2, "intake", 0.20, 0.001), (2, "exhaust", 0.40, -0.018) })
+                file.AppendLine(CultureInfo.InvariantCulture, $"Pump twin,202{i}-03-01,{i * 1000},{cylinder},{valve},{(i == 0 ? "" : Math.Round(set + rate + (i % 2 == 0 ? 0.002 : -0.002), 3).ToString(CultureInfo.InvariantCulture))},{set.ToString(CultureInfo.InvariantCulture)},mm,Marit");
+        var (status, report) = await server.PostFileAsync("/api/logbook/import", file.ToString());
+        Assert.True(status == HttpStatusCode.OK, report.ToString());
+    }
+
+    private async Task<double> RateAsync(TwinEngine twin, string label) =>
+        (await server.GetAsync($"/api/engines/{twin.EngineId}/drift")).GetProperty("points").EnumerateArray().First(p => p.GetProperty("label").GetString() == label).GetProperty("mmPer1000h").GetDouble();
+
+    private static JsonObject Request(JsonArray readings) => new()
+    {
+        ["points"] = JsonNode.Parse("""[{"id":"e1/1E","engine":"e1","group":"exhaust","minMm":0.22,"maxMm":0.38,"setMm":0.30},{"id":"e1/2E","engine":"e1","group":"exhaust","minMm":0.22,"maxMm":0.38,"setMm":0.30}]"""),
+        ["visits"] = JsonNode.Parse("""[{"id":"v1","engine":"e1","hours":0,"person":"A"},{"id":"v2","engine":"e1","hours":1000,"person":"B"},{"id":"v3","engine":"e1","hours":2200,"person":"A","warm":false}]"""),
+        ["readings"] = readings,
+        ["now"] = JsonNode.Parse("""{"e1":2200}"""),
+        ["risk"] = 0.05,
+        ["breachCost"] = 20,
+        ["horizonHours"] = 20000,
+        ["riskAtHours"] = JsonNode.Parse("[1000,2000]"),
+        ["fixed"] = JsonNode.Parse("""{"tauMm":0.006,"visitSdMm":0.006,"personSdMm":0.007,"readingSdMm":0.010,"bedding":false,"mixture":false,"heavyTails":false}"""),
+    };
+}
