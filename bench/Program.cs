@@ -2,7 +2,7 @@ using System.Globalization;
 using BenchmarkDotNet.Running;
 using ZeroDrift.Bench;
 
-// dotnet run -c Release --project bench -- turning | drift [FILE] | wear [ENGINES] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N]
+// dotnet run -c Release --project bench -- turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N]
 switch (args.FirstOrDefault())
 {
     case "turning":
@@ -10,6 +10,9 @@ switch (args.FirstOrDefault())
         break;
     case "drift":
         DriftBench.Run(args.ElementAtOrDefault(1));
+        break;
+    case "simulate":
+        SimulationBench.Run(Number(1, 3));
         break;
     case "wear":
         WearBench.Run(Number(1, 2000));
@@ -27,7 +30,7 @@ switch (args.FirstOrDefault())
         await KillBench.RunAsync(Number(1, 100));
         break;
     default:
-        Console.WriteLine("turning | drift [FILE] | wear [ENGINES] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N]");
+        Console.WriteLine("turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N]");
         break;
 }
 

@@ -1,0 +1,196 @@
+using System.Globalization;
+using ZeroDrift.Core.Wear;
+
+namespace ZeroDrift.Bench;
+
+/// <summary>
+/// Lives of simulated fleets under three ways to decide when to open: the best fixed interval, a straight line through the last two readings, and the
+/// outlook by cost. States coverage, reliability of stated risks, costs, false findings and detection. Seeded; own simulator.
+/// </summary>
+internal static class SimulationBench
+{
+    private const double Life = 12_000;
+    private const double Cost = 20;
+    private const double BookHours = 2000;
+    private static readonly double[] Intervals = [300, 500, 700, 1000, 1400, 2000, 2800];
+    private static readonly double[] Risks = [0.01, 0.05, 0.20];
+
+    private const string Healthy = "healthy, slow wear";
+
+    private static readonly FleetKind[] Kinds =
+    [
+        new("plain wear, left alone"),
+        new("plain wear, all set") { SetAll = true },
+        new(Healthy) { FastShare = 0, Rate = -0.008, Tau = 0.002, EngineTau = 0.002 },
+        new("warm visits untold") { Warm = 0.07 },
+        new("gross errors") { Gross = 0.02 },
+        new("hands apart") { PersonSd = 0.012 },
+        new("go and no-go") { GoNoGo = true },
+        new("coarse blades") { Blade = 0.05 },
+        new("late failures") { LateFailures = 0.008 },
+    ];
+
+    public static void Run(int seeds)
+    {
+        Console.WriteLine("| fleet | 90 % holds | 1 % | 5 % | 20 % | cost fixed | line | outlook | of fixed | false points a visit | fast found | healthy flagged |");
+        Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|---|---|");
+        foreach (var kind in Kinds)
+        {
+            var tally = new Tally();
+            var best = double.MaxValue;
+            foreach (var interval in Intervals)
+            {
+                var cost = Enumerable.Range(1, seeds).Average(seed => Lived(kind, seed, (_, _, _) => interval, null));
+                if (cost < best) best = cost;
+            }
+            var line = Enumerable.Range(1, seeds).Average(seed => Lived(kind, seed, Line, null));
+            var outlook = Enumerable.Range(1, seeds).Average(seed =>
+            {
+                var by = new ByOutlook(tally);
+                return Lived(kind, seed, by.Next, tally, by.AlsoSet);
+            });
+            Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
+                $"| {kind.Name} | {tally.Covered:0.00} | {Share(tally.Happened[0])} | {Share(tally.Happened[1])} | {Share(tally.Happened[2])} | {best:0.0} | {line:0.0} | {outlook:0.0} | {outlook / best:0.00} | {tally.False:0.000} | {tally.Detected} | {(kind.Name == Healthy ? tally.Flagged : "")} |"));
+        }
+        static string Share((int Out, int All) happened) => happened.All == 0 ? "" : string.Create(CultureInfo.InvariantCulture, $"{100.0 * happened.Out / happened.All:0.0} %");
+    }
+
+    /// <summary>Cost a 10,000 engine hours of one fleet under a policy: visits, and breaches weighed.</summary>
+    private static double Lived(FleetKind kind, int seed, Func<SimulatedFleet, SimulatedFleet.Engine, int, double> policy, Tally? tally, Func<SimulatedFleet, SimulatedFleet.Engine, double, IReadOnlySet<string>>? alsoSet = null)
+    {
+        var fleet = new SimulatedFleet(kind, seed);
+        var queue = new PriorityQueue<SimulatedFleet.Engine, double>();
+        foreach (var engine in fleet.Engines)
+        {
+            fleet.Visit(engine, 0);
+            queue.Enqueue(engine, 1000);
+        }
+        var (cost, visits, events) = (0.0, 0, 0);
+        while (queue.TryDequeue(out var engine, out var at))
+        {
+            var (breach, outHours) = fleet.Visit(engine, Math.Min(at, Life), alsoSet is null ? null : (e, h) => alsoSet(fleet, e, h));
+            if (breach) cost += Cost * (1 + outHours / 1000);
+            if (at >= Life) continue;
+            cost++;
+            visits++;
+            queue.Enqueue(engine, at + Math.Clamp(policy(fleet, engine, events++), 100, 6000));
+        }
+        tally?.End(fleet, visits);
+        return cost / (kind.Engines * Life) * 10_000;
+    }
+
+    /// <summary>From the last two figures of each valve; halfway to its limit at the latest, as a careful hand would.</summary>
+    private static double Line(SimulatedFleet fleet, SimulatedFleet.Engine engine, int events)
+    {
+        var hours = engine.Opened.ToDictionary(v => v.Id, v => (double)v.Hours);
+        var earliest = 6000.0;
+        foreach (var valve in engine.Valves)
+        {
+            var own = engine.Readings.Where(r => r.Point == valve.Id).Select(r => (At: hours[r.Visit], r.Run, Mm: r.Mm ?? ((r.LowerMm ?? r.UpperMm) + (r.UpperMm ?? r.LowerMm)) / 2 ?? 0)).ToList();
+            var pair = own.GroupBy(r => r.Run).Where(g => g.Count() > 1).Select(g => g.TakeLast(2).ToList()).LastOrDefault();
+            if (pair is null || pair[1].At <= pair[0].At) continue;
+            var rate = (pair[1].Mm - pair[0].Mm) / (pair[1].At - pair[0].At);
+            var left = rate < 0 ? (own[^1].Mm - SimulatedFleet.Min) / -rate : rate > 0 ? (SimulatedFleet.Max - own[^1].Mm) / rate : 6000;
+            earliest = Math.Min(earliest, left * 0.7);
+        }
+        return earliest;
+    }
+
+    /// <summary>
+    /// T* of the outlook, with its leave-or-set: a valve in its window likelier to be out by the next visit than its share of the risk is set now. The
+    /// group is fitted again now and then, an engine at each of its visits.
+    /// </summary>
+    private sealed class ByOutlook(Tally tally)
+    {
+        private const double Risk = 0.05;
+        private const int RefitEvery = 24;
+        private const int LookEvery = 3;
+        private WearFit? group;
+        private int events;
+        private double usualNext = 1000;
+
+        public IReadOnlySet<string> AlsoSet(SimulatedFleet fleet, SimulatedFleet.Engine engine, double hours)
+        {
+            if (Wear(fleet, engine) is not { KnowsRates: true } one) return new HashSet<string>();
+            var share = Risk / engine.Valves.Length;
+            return one.Now.Points.Where(p => p.Out(usualNext) > share).Select(p => p.Id).ToHashSet();
+        }
+
+        public double Next(SimulatedFleet fleet, SimulatedFleet.Engine engine, int visits)
+        {
+            if (Wear(fleet, engine) is not { KnowsRates: true } one) return 1000;
+            var plan = OpeningPlan.Of(one.Now, one.Fresh, Risk, Cost, 20_000);
+            if (events++ % LookEvery == 0) tally.Look(engine, one, plan);
+            var next = plan.OpenAfterHours ?? 6000;
+            // What the next planned visit will be, learned as a planner does.
+            usualNext += (Math.Clamp(next, 100, 6000) - usualNext) / 10;
+            return next;
+        }
+
+        private EngineWear Wear(SimulatedFleet fleet, SimulatedFleet.Engine engine)
+        {
+            if (group is null || events % RefitEvery == 0) group = WearFit.Of(fleet.Record(fleet.Engines));
+            return WearFit.One(fleet.Record([engine]), group.Shared.Without(group.Said(engine.Id)), group.Components).Engines[0];
+        }
+    }
+
+    /// <summary>What was stated, beside what is true.</summary>
+    private sealed class Tally
+    {
+        private int inside;
+        private int forecasts;
+        private int falsePoints;
+        private int visitsLooked;
+        private int fastFound;
+        private int fastAll;
+        private int flagged;
+        private int healthy;
+        private readonly Dictionary<string, bool> named = [];
+
+        public (int Out, int All)[] Happened { get; } = new (int, int)[3];
+
+        public double Covered => (double)inside / Math.Max(1, forecasts);
+
+        public double False => (double)falsePoints / Math.Max(1, visitsLooked);
+
+        public string Detected => fastAll == 0 ? "" : $"{fastFound} of {fastAll}";
+
+        public string Flagged => string.Create(CultureInfo.InvariantCulture, $"{100.0 * flagged / Math.Max(1, healthy):0} %");
+
+        public void Look(SimulatedFleet.Engine engine, EngineWear one, OpeningPlan plan)
+        {
+            visitsLooked++;
+            foreach (var ahead in one.Now.Points)
+            {
+                var valve = engine.Valves.First(v => v.Id == ahead.Id);
+                var then = plan.OpenAfterHours is > 0 and { } open ? Math.Min(open, 3000) : 500;
+                var gap = valve.After(engine.Hours, then);
+                forecasts++;
+                if (gap >= ahead.Quantile(then, 0.05) && gap <= ahead.Quantile(then, 0.95)) inside++;
+                named[ahead.Id] = ahead.FastProbability > 0.5;
+                if (ahead.FastProbability > 0.5 && !valve.Fast && valve.FailsAt > engine.Hours) falsePoints++;
+            }
+            var walk = new RiskWalk(one.Now, 20_000);
+            for (var i = 0; i < Risks.Length; i++)
+            {
+                if (walk.FirstAt(Risks[i]) is not { } hours || hours <= 0) continue;
+                var isOut = engine.Valves.Any(v => v.After(engine.Hours, hours) is < SimulatedFleet.Min or > SimulatedFleet.Max);
+                Happened[i] = (Happened[i].Out + (isOut ? 1 : 0), Happened[i].All + 1);
+            }
+            // Freshly opened and nothing out by the book's next call: a flag here would be noise.
+            if (engine.Valves.Any(v => v.Fast || v.After(engine.Hours, BookHours) is < SimulatedFleet.Min or > SimulatedFleet.Max)) return;
+            healthy++;
+            if (plan.HoursToRisk < BookHours && plan.OpenAfterHours < BookHours) flagged++;
+        }
+
+        public void End(SimulatedFleet fleet, int visits)
+        {
+            foreach (var valve in fleet.Engines.SelectMany(e => e.Valves).Where(v => v.Fast))
+            {
+                fastAll++;
+                if (named.GetValueOrDefault(valve.Id)) fastFound++;
+            }
+            named.Clear();
+        }
+    }
+}
