@@ -17,6 +17,7 @@ public sealed class ForEveryoneTests : IClassFixture<DemoServer>
     [InlineData("/book")]
     [InlineData("/book-new")]
     [InlineData("/settings")]
+    [InlineData("/drift")]
     public void A_page_is_for_everyone(string path)
     {
         screen.Open(path);
@@ -40,6 +41,17 @@ public sealed class ForEveryoneTests : IClassFixture<DemoServer>
         screen.Press("Skarv · port main");
         screen.See("against engine hours");
         var engine = new Uri(screen.Driver.Url).AbsolutePath;
+        Settle();
+        NoFaults();
+
+        screen.Open(engine + "/drift");
+        screen.See("What the figures say");
+        Settle();
+        NoFaults();
+
+        screen.Open("/settings");
+        screen.Driver.FindElements(By.PartialLinkText("hand")).First().Click();
+        screen.See("Check on known gaps");
         Settle();
         NoFaults();
 

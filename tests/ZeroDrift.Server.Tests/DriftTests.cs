@@ -88,6 +88,21 @@ public sealed class DriftTests : IDisposable
     }
 
     [Fact]
+    public async Task A_valve_in_its_window_likelier_than_its_share_to_be_out_at_the_next_visit_is_offered_to_be_set()
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+        await LifeAsync();
+        await twin.OpenAsync(6000, "spotCheck");
+        await twin.TakeAsync(twin.Figure("1E", "0.36"));
+        await twin.TakeAsync(twin.Figure("1I", "0.20"));
+
+        var near = await twin.SheetAsync("1E");
+        Assert.InRange(near.GetProperty("outByNextVisit").GetDouble(), 0.3, 1);
+        Assert.Equal("tight", near.GetProperty("outSide").GetString());
+        Assert.Equal(JsonValueKind.Null, (await twin.SheetAsync("1I")).GetProperty("outByNextVisit").ValueKind);
+    }
+
+    [Fact]
     public async Task The_only_overhead_of_a_new_type_foretells_nothing()
     {
         var twin = await (await new TwinEngine(server).AddAsync()).OpenAsync();

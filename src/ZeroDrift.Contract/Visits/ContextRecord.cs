@@ -25,6 +25,9 @@ public sealed record ContextRecord
     /// <summary>Repeatability of feel where a person's own is not known, mm.</summary>
     public double FeelSdMm { get; init; } = Core.Measuring.Reading.DefaultFeelSdMm;
 
+    /// <summary>Engine hours from this visit to the book's next, by hours or by months at the present use; null without an interval.</summary>
+    public double? NextVisitHours { get; init; }
+
     /// <summary>Repeatability of feel of people whose own is known.</summary>
     public IReadOnlyList<OwnFeelRecord> OwnFeel { get; init; } = [];
 

@@ -70,6 +70,10 @@ public static class SheetMapping
             ? new PointForecast(view.Point, gap.AimMm, AimOff.LeastUncertaintyMm, new Rate(rate / 1000, error / 1000), 0, gap.Window) : null;
         var share = context.FleetRisk / Math.Max(1, context.Points.Count);
         var aim = ahead is not null && owesLeft && !owesFound ? AimOff.Best(ahead, gap!.AimMm, AimOff.LeastUncertaintyMm, share) : null;
+        // In its window it may be left; offered to be set where it is likelier than its share of the risk to be out before anybody looks again.
+        var stays = ahead is not null && view is { Verdict: Core.Judging.VerdictState.InWindow, Left: not null } && work.Left is null && view.Found?.Value.EstimateMm is { } seen && context.NextVisitHours is > 0 and { } next
+            ? ahead.LeftAt(seen, Math.Max(view.Found.Value.StandardUncertaintyMm ?? 0, AimOff.LeastUncertaintyMm)) is var left ? (Out: left.Out(next), Side: left.Side(next)) : default
+            : default;
         var advice = owesLeft && !owesFound && view.Demand is { } asked ? Advised(work, asked, view) : null;
         return new SheetPointRecord
         {
@@ -102,6 +106,8 @@ public static class SheetMapping
             Done = done,
             Advice = advice is null ? null : AdviceResponse.Of(advice),
             HoursToRiskFromHere = ahead is not null && leftAt is { } mm && done ? HoursToRisk.Alone(ahead.LeftAt(mm, AimOff.LeastUncertaintyMm), share).Hours : null,
+            OutByNextVisit = stays.Out > share ? stays.Out : null,
+            OutSide = stays.Out > share ? stays.Side : null,
             AimOffMm = aim?.Gain() > 100 ? aim.AimMm : null,
             AimOffHours = aim?.Gain() > 100 ? aim.Gain() : null,
             FittedShim = work.Shims.Count > 0 ? work.Shims[^1].Thickness : null,

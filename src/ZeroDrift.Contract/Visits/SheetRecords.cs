@@ -75,6 +75,10 @@ public sealed record SheetPointRecord
     public required bool Done { get; init; }
     public AdviceResponse? Advice { get; init; }
     public double? HoursToRiskFromHere { get; init; }
+
+    /// <summary>Left alone, the chance of being out of its window at the book's next visit, where that is more than its share of the risk.</summary>
+    public double? OutByNextVisit { get; init; }
+    public Core.Drift.LimitSide? OutSide { get; init; }
     public double? AimOffMm { get; init; }
     public double? AimOffHours { get; init; }
     public string? FittedShim { get; init; }

@@ -26,11 +26,18 @@ public static class ContextBuilder
         {
             Meter = last is null ? null : new ContextMeterRecord(last.Date, last.NewMeterShows ?? last.ShownHours, meter.ToHistory().Offset),
             OwnFeel = [.. (await Hands.CheckedAsync(data, fleet.FeelSdMm)).OrderBy(f => f.Key).Select(f => new OwnFeelRecord(f.Key, f.Value))],
+            NextVisitHours = NextVisit(type, outlook is null ? engine.DutyHoursPerDay : OutlookContent.Of(outlook).Usage.HoursPerDay),
             SharedSdMm = outlook is null ? 0 : OutlookContent.Of(outlook).SharedSdMm,
             Expected = outlook is null ? [] : [.. OutlookContent.Of(outlook).Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
             Awaiting = await AwaitingAsync(data, engineId),
             Marks = await MarksAsync(data, engineId),
         };
+    }
+
+    private static double? NextVisit(EngineTypeRow type, double hoursPerDay)
+    {
+        const double daysAMonth = 30.44;
+        return new[] { type.BookHours, type.BookMonths * daysAMonth * hoursPerDay }.Min();
     }
 
     /// <summary>The same from what is at hand, without what the record expects: for visits written as a whole.</summary>

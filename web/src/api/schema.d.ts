@@ -1044,6 +1044,11 @@ export interface components {
              * @description Repeatability of feel where a person's own is not known, mm.
              */
             feelSdMm?: number;
+            /**
+             * Format: double
+             * @description Engine hours from this visit to the book's next, by hours or by months at the present use; null without an interval.
+             */
+            nextVisitHours?: null | number;
             /** @description Repeatability of feel of people whose own is known. */
             ownFeel?: components["schemas"]["OwnFeelRecord"][];
             /**
@@ -2849,6 +2854,12 @@ export interface components {
             advice?: null | components["schemas"]["AdviceResponse"];
             /** Format: double */
             hoursToRiskFromHere?: null | number;
+            /**
+             * Format: double
+             * @description Left alone, the chance of being out of its window at the book's next visit, where that is more than its share of the risk.
+             */
+            outByNextVisit?: null | number;
+            outSide?: null | components["schemas"]["LimitSide"];
             /** Format: double */
             aimOffMm?: null | number;
             /** Format: double */

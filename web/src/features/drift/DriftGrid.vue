@@ -6,7 +6,6 @@ import ClearanceChart from '../../instruments/ClearanceChart.vue'
 import VerdictMark from '../../instruments/VerdictMark.vue'
 import type { Figures } from '../../shared/figures/useFigures'
 import { rateText } from '../../shared/words/drift'
-import { spoken } from '../../shared/words/points'
 import { seriesOf } from './driftSeries'
 
 /** Every point as a small drawing, laid out as the heads are. */
@@ -51,7 +50,6 @@ const short = (p: Point) =>
             class="name"
             :class="stands(p) ? `is-${stands(p)}` : ''"
             :aria-pressed="p.label === picked"
-            :aria-label="`${spoken(p)}: ${rateText(p, figures) || 'no rate yet'}`"
             @click="$emit('pick', p.label)"
           >
             <strong>{{ p.label }}</strong>

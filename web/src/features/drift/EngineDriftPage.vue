@@ -177,6 +177,9 @@ function saveSvg() {
 </template>
 
 <style scoped>
+[aria-label='Zoom'] .btn {
+  min-width: 44px;
+}
 .below {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));

@@ -21,6 +21,9 @@ export function odds(risk: number): string {
   return `one in ${names[in_] ?? in_}`
 }
 
+/** At the beginning of a sentence. */
+export const begun = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
 /** Any chance, also the likely ones: one in 340, three in four, more likely than not. */
 export function chance(p: number): string {
   if (p < 0.001) return 'less than one in a thousand'

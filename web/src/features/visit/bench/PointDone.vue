@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import VerdictMark from '../../../instruments/VerdictMark.vue'
 import { hours } from '../../../shared/figures/hours'
 import { useFigures } from '../../../shared/figures/useFigures'
+import { begun, chance } from '../../../shared/words/odds'
 import { readingText } from '../../../shared/words/readings'
 import type { Point } from './useVisit'
 
@@ -28,6 +29,10 @@ const figures = useFigures()
     </p>
     <p v-else-if="!point.left" class="mt-2">
       <strong>In the window: left alone.</strong> The one reading serves as found and as left.
+    </p>
+    <p v-if="point.outByNextVisit != null && !closed" class="mt-1 mb-1">
+      {{ begun(chance(point.outByNextVisit)) }} that it stands {{ point.outSide }} by the book’s next visit: worth
+      setting while the cover is off.
     </p>
     <p v-if="point.hoursToRiskFromHere != null" class="small soft">
       Left here, this valve’s share of the engine’s risk is used up after about
