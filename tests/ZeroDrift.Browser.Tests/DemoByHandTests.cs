@@ -33,7 +33,7 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
     {
         screen.Open("/");
         screen.Press("Skarv · starboard main");
-        screen.See("2E decides: in");
+        screen.See("2E decides: now");
         screen.See("unlike its siblings");
         screen.Wait(10, "the chart", () => screen.Driver.FindElements(By.CssSelector("section[aria-label='Clearance against engine hours'] svg")).Count > 0);
 

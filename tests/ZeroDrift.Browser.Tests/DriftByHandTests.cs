@@ -65,6 +65,7 @@ public sealed class DriftByHandTests : IDisposable
     }
 
     [Fact]
+    [Trait("Length", "long")]
     public void A_hand_is_checked_on_known_gaps_by_its_owner()
     {
         screen.Open("/settings");

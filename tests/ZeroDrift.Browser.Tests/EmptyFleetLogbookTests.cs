@@ -48,6 +48,7 @@ public sealed class EmptyFleetLogbookTests : IDisposable
     }
 
     [Fact]
+    [Trait("Length", "long")]
     public void On_a_phone_the_places_stand_in_a_drawer()
     {
         screen.Width(390);

@@ -13,7 +13,7 @@ public sealed class ServerGoneTests : IDisposable
     [Fact]
     public void Every_main_screen_keeps_what_it_showed_and_comes_back_by_itself()
     {
-        (string Path, string Shows)[] pages = [("/", "Skarv · port main"), ("/at-the-engine", "Lorry 4"), ("/book", "GL4-5"), ("/settings", "Risk at which drift decides"), ("/logbook", "Bring in a logbook"), ("/pocket/screw", "1/16 turn")];
+        (string Path, string Shows)[] pages = [("/", "Skarv · port main"), ("/at-the-engine", "Lorry 4"), ("/book", "GL4-5"), ("/settings", "Risk at which drift is spoken of"), ("/logbook", "Bring in a logbook"), ("/pocket/screw", "1/16 turn")];
         foreach (var (path, shows) in pages)
         {
             screen.Open(path);
@@ -37,7 +37,7 @@ public sealed class ServerGoneTests : IDisposable
 
         server.Restart();
         screen.Wait(30, "the note about the server to be gone", () => !screen.Text.Contains("cannot be reached", StringComparison.Ordinal));
-        See("Risk at which drift decides");
+        See("Risk at which drift is spoken of");
     }
 
     [Fact]

@@ -74,6 +74,7 @@ public sealed class DriftTests : IDisposable
         var last = drift.GetProperty("visits").EnumerateArray().Last();
         Assert.Equal(("warm", false), (last.GetProperty("leftOut").GetString(), last.GetProperty("asked").GetBoolean()));
         Assert.Equal(before, await RateAsync(twin, "1E"), 0.003);
+        Assert.Equal(6000, drift.GetProperty("before").GetProperty("hoursNow").GetDouble());
     }
 
     [Fact]

@@ -1,4 +1,3 @@
-using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Core.Outlook;

@@ -1,4 +1,3 @@
-using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Core.Wear;

@@ -1,9 +1,7 @@
 using Microsoft.EntityFrameworkCore;
-using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;

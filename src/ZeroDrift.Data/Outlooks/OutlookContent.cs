@@ -64,6 +64,9 @@ public sealed record OutlookContent
 /// <summary>A point that stands out of its window: found, and not set.</summary>
 public sealed record FindingContent(string Point, VerdictState State, double? Mm, double? LimitMm);
 
+/// <summary>What an engine's outlook said at its last visit, before what that visit told.</summary>
+public sealed record OutlookBefore(double HoursNow, double? RiskHours, string? DecidedBy);
+
 /// <summary>A visit's common shift: how much looser everything read.</summary>
 public sealed record VisitShiftContent(Guid Visit, double ShiftMm, double StandardErrorMm, bool Odd);
 

@@ -48,6 +48,25 @@ public static class OutlookKeeper
         return true;
     }
 
+    /// <summary>What an engine's outlook would say without its last visit, by what its group knows now; null where nothing came before that.</summary>
+    public static async Task<OutlookBefore?> BeforeLastVisitAsync(ZeroDriftContext data, Guid engineId, EngineTypeRow type, DateOnly today)
+    {
+        if (await data.TypeFits.AsNoTracking().FirstOrDefaultAsync(f => f.EngineTypeId == type.Id) is not { } kept) return null;
+        var fleet = await data.SettingsAsync();
+        if ((await EngineLives.LoadAsync(data, type, fleet, today, engineId)).FirstOrDefault()?.Record is not { Visits.Count: > 1 } record) return null;
+        var learned = LearnedContent.Of(kept.Learned);
+        var said = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Said).FirstOrDefaultAsync();
+        var last = record.Visits[^1];
+        var shorter = record with
+        {
+            HoursNow = last.Hours,
+            Visits = [.. record.Visits.SkipLast(1)],
+            Points = [.. record.Points.Select(p => p with { Visits = [.. p.Visits.Where(v => v.Visit.Id != last.Id)] })],
+        };
+        var (before, _) = TypeOutlook.One(shorter, learned.Components, said is null ? learned.Shared : learned.Shared.Without(SaidContent.Of(said)), today, Risk(fleet));
+        return new OutlookBefore(last.Hours, before.RiskHours is { } risk ? (double)risk : null, before.DecidedBy);
+    }
+
     /// <summary>Brings a type's outlooks up to a change of its book: at once where its engines are few.</summary>
     /// <returns>Whether it should be fitted in the background instead.</returns>
     public static async Task<bool> RefreshTypeAsync(ZeroDriftContext data, Guid typeId, DateOnly today)

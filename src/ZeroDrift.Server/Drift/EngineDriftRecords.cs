@@ -2,6 +2,7 @@ using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
+using ZeroDrift.Data.Outlooks;
 
 namespace ZeroDrift.Server.Drift;
 
@@ -92,6 +93,9 @@ public sealed record EngineDriftResponse
     public required bool BeforeBook { get; init; }
     public string? DecidedBy { get; init; }
     public LimitSide? Side { get; init; }
+
+    /// <summary>What was said before the last visit; null where there was none before it.</summary>
+    public OutlookBefore? Before { get; init; }
     public string? Trouble { get; init; }
     public required IReadOnlyList<DriftPoint> Points { get; init; }
     public required IReadOnlyList<DriftVisit> Visits { get; init; }

@@ -1,6 +1,5 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
@@ -48,6 +47,7 @@ internal static class EngineDriftView
             BeforeBook = row.DriftsBeforeBook,
             DecidedBy = outlook.DecidedBy,
             Side = outlook.Side,
+            Before = await OutlookKeeper.BeforeLastVisitAsync(data, id, type, day.Today),
             Trouble = outlook.Trouble,
             Points = [.. type.Points.OrderBy(p => p.Order).Select(p => Point(p, outlook, visits, type, fleet))],
             Visits = await VisitsAsync(data, visits, outlook, people),

@@ -1,7 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Outlooks;

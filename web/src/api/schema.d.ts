@@ -1481,6 +1481,7 @@ export interface components {
             beforeBook: boolean;
             decidedBy?: null | string;
             side?: null | components["schemas"]["LimitSide"];
+            before?: null | components["schemas"]["OutlookBefore"];
             trouble?: null | string;
             points: components["schemas"]["DriftPoint"][];
             visits: components["schemas"]["DriftVisit"][];
@@ -2377,6 +2378,14 @@ export interface components {
             fromDeg: number;
             /** Format: double */
             toDeg: number;
+        };
+        /** @description What an engine's outlook said at its last visit, before what that visit told. */
+        OutlookBefore: {
+            /** Format: double */
+            hoursNow: number;
+            /** Format: double */
+            riskHours: null | number;
+            decidedBy: null | string;
         };
         OutlookComponentsResponse: {
             /** Format: double */

@@ -10,7 +10,7 @@ import type { Figures } from '../../shared/figures/useFigures'
 import VerdictMark from '../../instruments/VerdictMark.vue'
 import { usePreferences } from '../../shared/preferences'
 import { toast } from '../../shared/toasts/toasts'
-import { rateText, standingOut } from '../../shared/words/drift'
+import { driftChanged, rateText, standingOut } from '../../shared/words/drift'
 import { spoken } from '../../shared/words/points'
 import { verdictWords } from '../../shared/words/verdicts'
 
@@ -56,6 +56,7 @@ async function say(visitId: string, what: keyof typeof answers) {
 <template>
   <section class="plate p-3" aria-label="What the figures say">
     <h2>What the figures say</h2>
+    <p v-if="driftChanged(drift)" class="mb-1 mt-1">{{ driftChanged(drift) }}</p>
     <p v-if="!out.length && !fast.length && !asked.length && !leftOut.length" class="mb-0 mt-1">
       Nothing out of the ordinary. No history shows what has not begun.
     </p>

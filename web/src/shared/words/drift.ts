@@ -79,3 +79,18 @@ export function driftBelow(drift: Drift, figures: Figures): string {
     )
   return said.join(' ')
 }
+
+/** What the last visit changed: the hours at which the risk is reached, on the same scale, before and after. */
+export function driftChanged(drift: Drift): string {
+  const b = drift.before
+  const last = drift.visits.at(-1)
+  if (!b || !last) return ''
+  const at = (now: number, ahead: number | null | undefined) => (ahead == null ? null : now + ahead)
+  const [was, is] = [at(b.hoursNow, b.riskHours), at(drift.totalHours, drift.riskHours)]
+  const visit = `The visit of ${day(last.date)}`
+  if (was == null && is == null) return ''
+  if (was == null) return `${visit} brought a limit in sight, at ${hours(is!)} h.`
+  if (is == null) return `${visit} took the limit at ${hours(was)} h out of sight.`
+  if (Math.abs(is - was) < 50) return `${visit} changed next to nothing.`
+  return `${visit} moved the limit from ${hours(was)} h to ${hours(is)} h${b.decidedBy && drift.decidedBy && b.decidedBy !== drift.decidedBy ? `, and from ${b.decidedBy} to ${drift.decidedBy}` : ''}.`
+}
