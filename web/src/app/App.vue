@@ -134,6 +134,16 @@ function go() {
   display: none !important;
 }
 @media (max-width: 600px) {
+  .top {
+    gap: 0 0.5rem;
+  }
+  .settings {
+    gap: 0.25rem;
+  }
+  .settings button,
+  .mark {
+    min-width: 44px;
+  }
   .along {
     display: none !important;
   }
