@@ -11,6 +11,7 @@ public sealed class EmptyFleetLogbookTests : IDisposable
     public EmptyFleetLogbookTests() => screen = new Screen(server);
 
     [Fact]
+    [Trait("Length", "long")]
     public void The_first_sample_makes_its_engine_and_its_record_is_countersigned()
     {
         screen.Open("/logbook");

@@ -13,11 +13,17 @@ public static class OutlookCall
 {
     private const int MostReadings = 5000;
 
+    /// <summary>An engine's visits are solved together: their number counts by its cube.</summary>
+    private const int MostVisits = 500;
+
+
     public static OutlookResponse Outlook(OutlookRequest request)
     {
         var points = Given.List(request.Points, "points", "the points", MostReadings).Select(Point).ToList();
         var visits = Given.List(request.Visits, "visits", "the visits", MostReadings).Select(Visit).ToList();
         var readings = Given.List(request.Readings, "readings", "the readings", MostReadings).Select(Reading).ToList();
+        if (visits.GroupBy(v => v.Engine).FirstOrDefault(g => g.Count() > MostVisits) is { } many)
+            throw new BadInputException("visits", $"At most {MostVisits} visits of one engine are taken at once; {many.Key} has {many.Count()}.");
         foreach (var (engine, now) in request.Now ?? new Dictionary<string, double>())
         {
             if (!points.Exists(p => p.Engine == engine) && !visits.Exists(v => v.Engine == engine)) throw new BadInputException($"now.{engine}", $"There is no engine called {engine} among the points.");

@@ -29,6 +29,9 @@ public sealed record SignedRecord(Guid By, DateTimeOffset At, string? Remark);
 /// <summary>Everything read one way, and nobody has said why.</summary>
 public sealed record VisitDoubtRecord(double ShiftMm, double StandardDeviations, int Points);
 
+/// <summary>Two points that read as each other was expected to.</summary>
+public sealed record SwappedRecord(string First, string Second);
+
 /// <summary>A second person's reading of one point.</summary>
 public sealed record SecondReadingRecord(string Point, double? EstimateMm, double? LowerMm, double? UpperMm);
 
@@ -60,6 +63,7 @@ public sealed record VisitRecord
     public required IReadOnlyList<CorrectionRecord> Corrections { get; init; }
     public required IReadOnlyList<CountersignatureRecord> Countersignatures { get; init; }
     public VisitDoubtRecord? Doubt { get; init; }
+    public SwappedRecord? Swapped { get; init; }
     public SignedRecord? Signed { get; init; }
     public string? ContextId { get; init; }
     public string? ContextAsked { get; init; }
@@ -87,6 +91,7 @@ public sealed record VisitRecord
         Corrections = [.. visit.Corrections.Select(c => new CorrectionRecord(c.Entry, c.Why, c.By, c.At))],
         Countersignatures = [.. visit.Countersignatures.Select(CountersignatureRecord.Of)],
         Doubt = visit is { State: VisitState.Open, Doubt: { } doubt } ? new VisitDoubtRecord(doubt.ShiftMm, doubt.StandardDeviations, doubt.Points) : null,
+        Swapped = visit is { State: VisitState.Open, Swapped: { } pair } ? new SwappedRecord(pair.First, pair.Second) : null,
         Signed = visit.Signed is { } s ? new SignedRecord(s.By, s.At, s.Remark) : null,
         ContextAsked = null,
     };

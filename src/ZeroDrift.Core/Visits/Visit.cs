@@ -143,19 +143,22 @@ public sealed class Visit
         || fold.Answers.GetValueOrDefault(VisitQuestion.Warm)?.Answer == VisitAnswer.Yes || fold.Answers.GetValueOrDefault(VisitQuestion.OtherBlades)?.Answer == VisitAnswer.Yes;
 
     /// <summary>Everything read one way, and nobody has said why: asked before the signature, while it can still be measured again.</summary>
-    public VisitDoubt? Doubt
+    public VisitDoubt? Doubt => IsWarm || fold.Answers.ContainsKey(VisitQuestion.Warm) || fold.Answers.ContainsKey(VisitQuestion.OtherBlades) ? null : VisitDoubt.Of(BesideExpected(), context.SharedSdMm);
+
+    /// <summary>Two points that read as each other was expected to, and nobody has said whether they were swapped.</summary>
+    public SwappedPair? Swapped => fold.Answers.ContainsKey(VisitQuestion.Swapped) ? null : SwappedPair.Of(BesideExpected());
+
+    private List<FoundBesideExpected> BesideExpected()
     {
-        get
-        {
-            if (IsWarm || fold.Answers.ContainsKey(VisitQuestion.Warm) || fold.Answers.ContainsKey(VisitQuestion.OtherBlades)) return null;
-            var shared = context.SharedSdMm * context.SharedSdMm;
-            var found = from point in Points
-                        where point.Found?.Value.EstimateMm is not null && context.Expected.ContainsKey(point.Point)
-                        let expected = context.Expected[point.Point]
-                        let own = Math.Max(expected.StandardUncertaintyMm * expected.StandardUncertaintyMm - shared, Measuring.Reading.DefaultFeelSdMm * Measuring.Reading.DefaultFeelSdMm)
-                        select new FoundBesideExpected(point.Point, point.Found!.Value.EstimateMm!.Value, expected.ClearanceMm, Math.Sqrt(own));
-            return VisitDoubt.Of([.. found], context.SharedSdMm);
-        }
+        var shared = context.SharedSdMm * context.SharedSdMm;
+        return
+        [
+            .. from point in Points
+               where point.Found?.Value.EstimateMm is not null && context.Expected.ContainsKey(point.Point)
+               let expected = context.Expected[point.Point]
+               let own = Math.Max(expected.StandardUncertaintyMm * expected.StandardUncertaintyMm - shared, Measuring.Reading.DefaultFeelSdMm * Measuring.Reading.DefaultFeelSdMm)
+               select new FoundBesideExpected(point.Point, point.Found!.Value.EstimateMm!.Value, expected.ClearanceMm, Math.Sqrt(own)),
+        ];
     }
 
     /// <summary>A signed overhead or build with nothing awaiting starts the book's clock anew.</summary>

@@ -53,7 +53,15 @@ public static class VisitProjection
             if (work.Found is { } found) rows.Add(Row(row, found, StandingStage.Found, changed, why));
             if (work.Left is { } left) rows.Add(Row(row, left, StandingStage.Left, changed, why));
         }
+        if (visit.Answers.GetValueOrDefault(VisitQuestion.Swapped) is { Answer: VisitAnswer.Yes, Points: [var first, var second] }) Exchange(rows, first, second);
         return rows;
+    }
+
+    /// <summary>What was written down the wrong way round is told to the trend the right way; the record keeps it as it was written.</summary>
+    private static void Exchange(List<ReadingRow> rows, string first, string second)
+    {
+        if (rows.Find(r => r.Point == first && r.Stage == StandingStage.Found) is not { } one || rows.Find(r => r.Point == second && r.Stage == StandingStage.Found) is not { } other) return;
+        (one.Point, other.Point) = (second, first);
     }
 
     private static string Because(Visit visit)

@@ -3123,6 +3123,11 @@ export interface components {
             sign: string;
             set: components["schemas"]["PlacedPointResponse"][];
         };
+        /** @description Two points that read as each other was expected to. */
+        SwappedRecord: {
+            first: string;
+            second: string;
+        };
         TakeAlongResponse: {
             contextId: string;
             context: components["schemas"]["ContextRecord"];
@@ -3349,6 +3354,7 @@ export interface components {
             corrections: components["schemas"]["CorrectionRecord"][];
             countersignatures: components["schemas"]["CountersignatureRecord"][];
             doubt?: null | components["schemas"]["VisitDoubtRecord"];
+            swapped?: null | components["schemas"]["SwappedRecord"];
             signed?: null | components["schemas"]["SignedRecord"];
             contextId?: null | string;
             contextAsked?: null | string;

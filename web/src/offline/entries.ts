@@ -52,7 +52,12 @@ export type Entry =
       unit?: string
       pass?: number
     }
-  | { kind: 'answered'; question: 'warm' | 'otherBlades'; answer: 'yes' | 'no' | 'unknown' }
+  | {
+      kind: 'answered'
+      question: 'warm' | 'otherBlades' | 'swapped'
+      answer: 'yes' | 'no' | 'unknown'
+      points?: string[]
+    }
   | { kind: 'noted'; text: string; point?: string }
   | { kind: 'undone'; entry: string }
   | { kind: 'abandoned'; why: string }

@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import { sentence, type Schemas } from '../../api/client'
+import { trendAnswer, type TrendAnswer } from '../../offline/trendAnswer'
 import { useSend } from '../../offline/useSend'
 import PersonField from '../../shared/fields/PersonField.vue'
 import { day } from '../../shared/figures/days'
@@ -27,7 +28,7 @@ const usual = (p: Schemas['DriftPoint']) => props.drift.kinds.find((k) => k.kind
 const answers = { warm: 'It was warm', otherBlades: 'Other blades', counts: 'No, count it' } as const
 const leftOutWords: Record<string, string> = { warm: 'it was warm', otherBlades: 'other blades were used' }
 
-async function say(visitId: string, what: keyof typeof answers) {
+async function say(visitId: string, what: TrendAnswer) {
   failure.value = ''
   if (!preferences.person) {
     failure.value = 'Choose who says so.'
@@ -37,10 +38,7 @@ async function say(visitId: string, what: keyof typeof answers) {
     await send.mutateAsync({
       visitId,
       by: preferences.person,
-      entries: [
-        { kind: 'answered', question: 'warm', answer: what === 'warm' ? 'yes' : 'no' },
-        { kind: 'answered', question: 'otherBlades', answer: what === 'otherBlades' ? 'yes' : 'no' },
-      ],
+      entries: trendAnswer(what),
     })
     toast(
       what === 'counts'

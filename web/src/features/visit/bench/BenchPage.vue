@@ -6,6 +6,7 @@ import type { Entry } from '../../../offline/entries'
 import { useTitle } from '../../../shared/address/useTitle'
 import { isTyping, useKeys } from '../../../shared/keys/keys'
 import Loaded from '../../../shared/loaded/Loaded.vue'
+import { swappedAnswer, trendAnswer } from '../../../offline/trendAnswer'
 import { usePreferences } from '../../../shared/preferences'
 import { keptSignal } from '../../../shared/signals/keptSignal'
 import { useAwake } from '../../../shared/signals/useAwake'
@@ -157,13 +158,8 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             :name="name"
             @sign="(remark) => say({ kind: 'signed', ...(remark ? { remark } : {}) })"
             @give-up="givingUp = true"
-            @answer="
-              (what) =>
-                say(
-                  { kind: 'answered', question: 'warm', answer: what === 'warm' ? 'yes' : 'no' },
-                  { kind: 'answered', question: 'otherBlades', answer: what === 'otherBlades' ? 'yes' : 'no' },
-                )
-            "
+            @swapped="(yes) => say(swappedAnswer(view!.swapped!, yes))"
+            @answer="(what) => say(...trendAnswer(what))"
           />
           <FindStop v-else-if="findsStop && stop" :view="view" :index="stop.index" @proved="prove" />
           <PointPanel

@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { ref } from 'vue'
+import type { TrendAnswer } from '../../../offline/trendAnswer'
 import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { day } from '../../../shared/figures/days'
@@ -9,21 +10,23 @@ import { useFigures } from '../../../shared/figures/useFigures'
 import { jobWord } from '../../../shared/words/jobs'
 import type { Trouble, Visit } from './useVisit'
 
-type Answer = 'warm' | 'otherBlades' | 'counts'
-
 /** The end of a visit: what keeps it from being signed, the signature, or what became of it. */
 const person = defineModel<string>('person', { required: true })
 const props = defineProps<{ view: Visit; trouble: Trouble | null; saved: string; name: (id: string) => string }>()
-const emit = defineEmits<{ sign: [remark: string]; giveUp: []; answer: [what: Answer] }>()
+const emit = defineEmits<{ sign: [remark: string]; giveUp: []; answer: [what: TrendAnswer]; swapped: [yes: boolean] }>()
 const figures = useFigures()
 const remark = ref('')
-const answers: Record<Answer, string> = { warm: 'It was warm', otherBlades: 'Other blades', counts: 'No, it is so' }
+const answers: Record<TrendAnswer, string> = {
+  warm: 'It was warm',
+  otherBlades: 'Other blades',
+  counts: 'No, it is so',
+}
 const missing = ref('')
 const unanswered = ref(false)
 function sign() {
   missing.value = person.value ? '' : 'Choose who signs.'
-  unanswered.value = !!props.view.doubt
-  if (person.value && !props.view.doubt && props.saved === 'saved' && props.view.refusals.length === 0)
+  unanswered.value = !!(props.view.doubt || props.view.swapped)
+  if (person.value && !unanswered.value && props.saved === 'saved' && props.view.refusals.length === 0)
     emit('sign', remark.value.trim())
 }
 </script>
@@ -51,6 +54,22 @@ function sign() {
       </ul>
     </template>
     <p v-else class="mt-2">Every point has an as-found and an as-left. With your name the record stands.</p>
+    <div
+      v-if="view.swapped"
+      class="plate plate-strong p-3 mb-3"
+      role="group"
+      aria-label="Two points read as each other"
+    >
+      <p class="mb-1">
+        <strong>{{ view.swapped.first }} and {{ view.swapped.second }} read as each other was expected to.</strong>
+        Were the two written down the wrong way round?
+      </p>
+      <div class="d-flex gap-2 flex-wrap">
+        <BButton class="btn-plain" @click="emit('swapped', true)">Yes, swapped</BButton>
+        <BButton class="btn-plain" @click="emit('swapped', false)">No, measured so</BButton>
+      </div>
+      <p v-if="unanswered" class="complaint mb-0 mt-1" role="alert">Answer this first; the record keeps it.</p>
+    </div>
     <div v-if="view.doubt" class="plate plate-strong p-3 mb-3" role="group" aria-label="Everything reads one way">
       <p class="mb-1">
         <strong>

@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import { sentence } from '../../../api/client'
+import { trendAnswer, type TrendAnswer } from '../../../offline/trendAnswer'
 import { useSend } from '../../../offline/useSend'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { usePreferences } from '../../../shared/preferences'
@@ -14,11 +15,10 @@ const preferences = usePreferences()
 const send = useSend()
 const failure = ref('')
 const answers = { counts: 'It counts', warm: 'It was warm', otherBlades: 'Other blades' } as const
-type Answer = keyof typeof answers
-const now = computed<Answer>(() =>
-  props.sheet.outOfTrend ? ((props.sheet.outOfTrendBecause as Answer | null) ?? 'warm') : 'counts',
+const now = computed<TrendAnswer>(() =>
+  props.sheet.outOfTrend ? ((props.sheet.outOfTrendBecause as TrendAnswer | null) ?? 'warm') : 'counts',
 )
-async function say(what: Answer, before?: Answer) {
+async function say(what: TrendAnswer, before?: TrendAnswer) {
   failure.value = ''
   if (!preferences.person) {
     failure.value = 'Choose who says so.'
@@ -28,10 +28,7 @@ async function say(what: Answer, before?: Answer) {
     await send.mutateAsync({
       visitId: props.visitId,
       by: preferences.person,
-      entries: [
-        { kind: 'answered', question: 'warm', answer: what === 'warm' ? 'yes' : 'no' },
-        { kind: 'answered', question: 'otherBlades', answer: what === 'otherBlades' ? 'yes' : 'no' },
-      ],
+      entries: trendAnswer(what),
     })
     toast(
       what === 'counts'
