@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { queries } from '../../api/queries'
 import { useAddressed } from '../../shared/address/useAddressed'
@@ -13,7 +13,6 @@ import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { plural } from '../../shared/words/counts'
 import { headline } from '../../shared/words/due'
-import AddEngineDialog from '../../shared/engines/AddEngineDialog.vue'
 import FirstSteps from './FirstSteps.vue'
 import { useYardList } from './useYardList'
 import YardRow from './YardRow.vue'
@@ -23,7 +22,11 @@ const yard = useQuery(() => queries.yard())
 const router = useRouter()
 const figures = useFigures()
 const add = useAddressed('add')
+// The form comes when somebody adds an engine; the yard itself is there without it.
+const AddEngineDialog = defineAsyncComponent(() => import('../../shared/engines/AddEngineDialog.vue'))
 const adding = ref(!!add.value)
+const addedOnce = ref(adding.value)
+watch(adding, (open) => open && (addedOnce.value = true))
 watch(add, (type) => type && (adding.value = true))
 watch(adding, (open) => !open && add.value && (add.value = ''))
 const picked = ref(-1)
@@ -121,6 +124,7 @@ useKeys(
         </div>
       </template>
       <AddEngineDialog
+        v-if="addedOnce"
         v-model="adding"
         :of-type="add"
         @added="(engine) => router.push({ name: 'engine', params: { id: engine.row.engineId } })"
