@@ -75,7 +75,10 @@ public sealed class Screen : IDisposable
     /// <summary>Adds somebody the fleet does not know yet, where a person is chosen.</summary>
     public void AddPerson(string label, string name)
     {
-        if (Field(label).TagName == "select") Choose(label, "somebody else");
+        // The dialog it stands in may still be opening.
+        var known = false;
+        Do($"find '{label}'", () => known = Field(label).TagName == "select");
+        if (known) Choose(label, "somebody else");
         Fill(label, name);
         Field(label).SendKeys(OpenQA.Selenium.Keys.Enter);
         Wait(10, $"'{name}' to be chosen", () => Field(label).FindElements(By.TagName("option")).Any(o => o.Selected && o.Text == name));
