@@ -154,6 +154,23 @@ public sealed class DriftTests : IDisposable
     }
 
     [Fact]
+    public async Task A_check_under_the_identifier_of_another_is_refused_and_the_first_stands()
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+        var id = Guid.CreateVersion7();
+        await server.PostAsync($"/api/people/{twin.Marit}/feel-checks", new { checks = new[] { new { id, knownMm = 0.30, feltMm = 0.31 } } });
+
+        var (other, body) = await server.PostAsync($"/api/people/{twin.Marit}/feel-checks", new { checks = new[] { new { id, knownMm = 0.30, feltMm = 0.33 } } });
+        var (someoneElse, _) = await server.PostAsync($"/api/people/{twin.Olav}/feel-checks", new { checks = new[] { new { id, knownMm = 0.30, feltMm = 0.31 } } });
+        var (twice, _) = await server.PostAsync($"/api/people/{twin.Olav}/feel-checks", new { checks = Enumerable.Repeat(new { id = Guid.Parse("0197c000-0000-7000-8000-000000000001"), knownMm = 0.30, feltMm = 0.31 }, 2) });
+
+        Assert.Equal((HttpStatusCode.Conflict, HttpStatusCode.Conflict, HttpStatusCode.OK), (other, someoneElse, twice));
+        Assert.Equal("differs", body.GetProperty("code").GetString());
+        Assert.Equal(0.01, (await server.GetAsync($"/api/people/{twin.Marit}/hand")).GetProperty("checkBiasMm").GetDouble(), 9);
+        Assert.Equal(1, (await server.GetAsync($"/api/people/{twin.Olav}/hand")).GetProperty("checks").GetInt32());
+    }
+
+    [Fact]
     public async Task Nobodys_hand_is_not_found_and_an_empty_check_is_refused_at_its_field()
     {
         var twin = await new TwinEngine(server).AddAsync();

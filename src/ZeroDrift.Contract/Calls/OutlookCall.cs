@@ -16,7 +16,6 @@ public static class OutlookCall
     /// <summary>An engine's visits are solved together: their number counts by its cube.</summary>
     private const int MostVisits = 500;
 
-
     public static OutlookResponse Outlook(OutlookRequest request)
     {
         var points = Given.List(request.Points, "points", "the points", MostReadings).Select(Point).ToList();
@@ -50,8 +49,8 @@ public static class OutlookCall
 
     private static OutlookEngineResponse Engine(EngineWear engine, double risk, double cost, double horizon, IReadOnlyList<double> asked)
     {
-        var plan = OpeningPlan.Of(engine.Now, engine.Fresh, risk, cost, horizon);
         var walk = new RiskWalk(engine.Now, horizon);
+        var plan = OpeningPlan.Of(walk, engine, risk, cost, horizon);
         return new OutlookEngineResponse(
             engine.Id, engine.NowHours, [.. asked.Select(h => new OutlookRiskResponse(h, walk.MostUpTo(h)))], plan.HoursToRisk, plan.DecidedBy, plan.Side, plan.OpenAfterHours, plan.CostPerHour * 1000);
     }

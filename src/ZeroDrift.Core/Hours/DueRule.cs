@@ -46,6 +46,22 @@ public sealed record BookClock(EngineHours? BookHours, int? BookMonths, EngineHo
 /// <param name="AheadOfBookHours">Where drift or a finding decides: engine hours it comes before the book; null where the book decides or has no hours.</param>
 public sealed record Due(DueAnswer Decides, IReadOnlyList<DueAnswer> Others, double? AheadOfBookHours)
 {
+    /// <summary>Engine hours from now to the book's call, by hours or by months at the present use, whichever is first; null without a book.</summary>
+    /// <param name="today">The day the rules were weighed.</param>
+    /// <param name="usage">For turning months into hours.</param>
+    public double? BookHoursLeft(DateOnly today, Usage usage)
+    {
+        var answers = Others.Prepend(Decides).ToList();
+        var hours = answers.Where(a => a.Rule is DueRule.BookHours or DueRule.FirstCheck).Select(a => a.Hours);
+        var months = answers.Where(a => a.Rule == DueRule.BookMonths && a.Date is not null).Select(a => (double?)(a.Date > today ? usage.HoursBetween(today, a.Date!.Value) : 0));
+        return hours.Concat(months).Min();
+    }
+
+    /// <summary>Drift decides, and the forecast says so at the fleet's risk before the book calls: the one case in which a fleet is told so aloud.</summary>
+    /// <param name="riskHours">Engine hours to the fleet's risk; null where not within the horizon.</param>
+    /// <param name="bookHoursLeft">As above.</param>
+    public bool DriftsBeforeBook(EngineHours? riskHours, double? bookHoursLeft) => Decides.Rule == DueRule.Drift && riskHours is { } risk && (bookHoursLeft is null || risk < bookHoursLeft);
+
     /// <summary>Weighs the rules.</summary>
     /// <param name="book">The book and the last overhead; null for an engine never opened under record.</param>
     /// <param name="hoursNow">Total engine hours now.</param>

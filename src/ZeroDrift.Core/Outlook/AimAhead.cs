@@ -35,19 +35,6 @@ public sealed record AimAhead(Clearance AimMm, EngineHours? HoursAtAim, EngineHo
         }
         return best;
 
-        EngineHours? Hours(PointAhead ahead)
-        {
-            // A point alone falls out once and for good near enough: halving on tens of hours finds where.
-            if (ahead.Out(0) >= share) return EngineHours.Near(0);
-            if (ahead.Out(horizonHours) < share) return null;
-            var (low, high) = (0.0, horizonHours);
-            while (high - low > 5)
-            {
-                var middle = (low + high) / 2;
-                if (ahead.Out(middle) >= share) high = middle;
-                else low = middle;
-            }
-            return EngineHours.Near(high);
-        }
+        EngineHours? Hours(PointAhead ahead) => ahead.HoursTo(share, horizonHours) is { } hours ? EngineHours.Near(hours) : null;
     }
 }

@@ -119,7 +119,7 @@ public static class TypeOutlook
             wear.Visits)
         {
             Trouble = trouble,
-            RiskAtBook = BookHours(engine, due, today) is { } book ? walk.MostUpTo(Math.Clamp(book, 0, HoursToRisk.DefaultHorizonHours)) : null,
+            RiskAtBook = due.BookHoursLeft(today, engine.Usage) is { } book ? walk.MostUpTo(Math.Clamp(book, 0, HoursToRisk.DefaultHorizonHours)) : null,
             ReadingVarianceMm2 = wear.ReadingVarianceMm2,
             SharedSdMm = wear.SharedSdMm,
         };
@@ -128,21 +128,12 @@ public static class TypeOutlook
         static EngineHours? Hours(double? hours) => hours is { } h ? EngineHours.Near(h) : null;
     }
 
-    /// <summary>Engine hours to the book's call, by hours or by months.</summary>
-    private static double? BookHours(EngineRecord engine, Due due, DateOnly today)
-    {
-        var answers = due.Others.Prepend(due.Decides);
-        return answers.Where(a => a.Rule is DueRule.BookHours or DueRule.FirstCheck).Select(a => a.Hours)
-            .Concat(answers.Where(a => a.Rule == DueRule.BookMonths && a.Date is not null).Select(a => (double?)(a.Date > today ? engine.Usage.HoursBetween(today, a.Date!.Value) : 0)))
-            .Min();
-    }
-
     private static PointOutlook Point(EngineRecord engine, PointRecord point, EngineWear? wear, FleetRisk fleet)
     {
         var id = WearOfRecords.PointId(engine, point);
         var ahead = wear?.Ahead(id);
         var known = wear?.KnowsRates ?? false;
-        var own = ahead is null || !known ? null : new RiskWalk(new RiskCurve(ahead), HoursToRisk.DefaultHorizonHours).FirstAt(fleet.Risk);
+        var own = known ? ahead?.HoursTo(fleet.Risk, HoursToRisk.DefaultHorizonHours) : null;
         var aim = wear is not null && known && point.Spec is { } spec ? AimAhead.Best(wear, id, spec.AimMm, fleet.Risk / Math.Max(1, engine.Points.Count)) : null;
         var standing = Standing(point);
         return new PointOutlook(point.Label, wear?.Points.FirstOrDefault(p => p.Id == id), ahead, standing, own is { } hours ? EngineHours.Near(hours) : null, own is { } at ? ahead!.Side(at) : null)

@@ -25,12 +25,14 @@ public sealed class EngineWear
     private readonly EngineElimination solved;
     private readonly WearComponents components;
 
-    internal EngineWear(WearEngine engine, EngineElimination solved, WearComponents components, SharedColumns shared)
+    internal EngineWear(WearEngine engine, EngineElimination solved, WearComponents components)
     {
         (this.engine, this.solved, this.components) = (engine, solved, components);
         Visits = [.. engine.Visits.Select((v, i) => Shift(v, i))];
         Points = [.. engine.Lines.Select(Point)];
-        Now = Curve(engine.Lines.Where(l => l.Point.Window is not null && HasLevel(l)), Present, default);
+        var levelled = engine.Lines.Where(l => l.Point.Window is not null && HasLevel(l)).ToList();
+        KnowsRates = levelled.TrueForAll(l => solved.Covariance[l.MeanColumn * (engine.Count + 1)] <= Square(WearFit.MeanPriorSd / 2));
+        Now = Curve(levelled, Present, default);
         Fresh = Curve(engine.Lines.Where(l => l.Point.Window is not null), l => FreshlySet(l, SetMm(l)), new AheadQuadratic(Common, 0, 0, 0, 0, 0));
     }
 
@@ -56,7 +58,7 @@ public sealed class EngineWear
     /// Whether readings have said anything of how fast its kinds wear: half of what was believed before the first is gone. Until then a forecast is
     /// only the belief that valves may do anything.
     /// </summary>
-    public bool KnowsRates => engine.Lines.Where(l => l.Point.Window is not null && HasLevel(l)).All(l => solved.Covariance[l.MeanColumn * (engine.Count + 1)] <= Square(WearFit.MeanPriorSd / 2));
+    public bool KnowsRates { get; }
 
     /// <summary>Where a point heads as it stands; null where nothing gives a level or a window.</summary>
     public PointAhead? Ahead(string point) => Now.Points.FirstOrDefault(p => p.Id == point);
@@ -88,9 +90,10 @@ public sealed class EngineWear
 
     private PointWear Point(WearLine line)
     {
-        var basis = Reduced(line, FreshlySet(line, Clearance.Near(0)));
-        var rate = line.Own + Fit(basis.Raw1);
-        var variance = Product(basis.T, basis.T) + 1 / line.Diagonal;
+        var fresh = FreshlySet(line, Clearance.Near(0));
+        var rate = line.Own + Fit(fresh.T);
+        var slope = Reduced(line, fresh).T;
+        var variance = Product(slope, slope) + 1 / line.Diagonal;
         if (!HasLevel(line)) return new PointWear(line.Point.Id, null, null, rate, Math.Sqrt(variance), line.FastProbability);
         var ahead = Ahead(line, Present(line), default);
         return new PointWear(line.Point.Id, ahead.At0, Math.Sqrt(ahead.Variance0), rate, Math.Sqrt(variance), line.FastProbability);
@@ -99,7 +102,8 @@ public sealed class EngineWear
     /// <summary>A forecast's gradient: constant, per t, per ε, each over the engine's columns and the point's own rate, with where it starts.</summary>
     private sealed record Gradient(double StartMm, double StartVariance, double[] C, double[] T, double[] E, double OwnC);
 
-    private sealed record Basis(double[] C, double[] T, double[] E, double[] Raw1);
+    /// <summary>The same once the point's own rate is eliminated.</summary>
+    private sealed record Basis(double[] C, double[] T, double[] E);
 
     private Gradient Present(WearLine line)
     {
@@ -140,7 +144,7 @@ public sealed class EngineWear
             c[i] -= g.OwnC * line.Coupling[i] / line.Diagonal;
             t[i] -= line.Coupling[i] / line.Diagonal;
         }
-        return new Basis(c, t, g.E, g.T);
+        return new Basis(c, t, g.E);
     }
 
     private PointAheadParts Ahead(WearLine line, Gradient g, AheadQuadratic more)

@@ -11,15 +11,13 @@ public sealed class RiskCurve
         [3.960697726326438e-5, 0.004943624275536947, 0.08847452739437657, 0.4326515590025558, 0.7202352156060510, 0.4326515590025558, 0.08847452739437657, 0.004943624275536947, 3.960697726326438e-5];
     private static readonly double RootTwo = Math.Sqrt(2);
     private static readonly double RootPi = Math.Sqrt(Math.PI);
+
+    /// <summary>So many standard deviations inside, a chance is below 1e-17.</summary>
+    private const double Negligible = 8.5;
     private readonly PointAhead[] points;
     private readonly AheadQuadratic common;
 
     internal RiskCurve(PointAhead[] points, AheadQuadratic common) => (this.points, this.common) = (points, common);
-
-    /// <summary>Of one point alone.</summary>
-    public RiskCurve(PointAhead point) : this([point], default)
-    {
-    }
 
     /// <summary>Its points.</summary>
     public IReadOnlyList<PointAhead> Points => points;
@@ -39,16 +37,15 @@ public sealed class RiskCurve
         var kappa = Math.Clamp(common.At(hours / 1000, Math.Exp(-hours / WearLayoutBuilder.BeddingHours)), 0, 0.98 * least);
         Span<double> inside = stackalloc double[Nodes.Length];
         inside.Fill(1);
+        var scale = Math.Sqrt(kappa) * RootTwo;
+        Span<double> outside = stackalloc double[Nodes.Length];
         for (var i = 0; i < points.Length; i++)
         {
             var q = points[i].FastProbability;
-            for (var k = 0; k < Nodes.Length; k++)
-            {
-                var shift = Math.Sqrt(kappa) * RootTwo * Nodes[k];
-                var p = (1 - q) * Outside(points[i], parts[i].A.Mean + shift, parts[i].A.Variance - kappa);
-                if (q > 0) p += q * Outside(points[i], parts[i].B.Mean + shift, parts[i].B.Variance - kappa);
-                inside[k] *= 1 - Math.Min(1, p);
-            }
+            outside.Clear();
+            Add(outside, 1 - q, points[i], parts[i].A.Mean, parts[i].A.Variance - kappa, scale);
+            if (q > 0) Add(outside, q, points[i], parts[i].B.Mean, parts[i].B.Variance - kappa, scale);
+            for (var k = 0; k < Nodes.Length; k++) inside[k] *= 1 - Math.Min(1, outside[k]);
         }
         var all = 0.0;
         for (var k = 0; k < Nodes.Length; k++) all += Weights[k] * inside[k];
@@ -58,11 +55,16 @@ public sealed class RiskCurve
     /// <summary>What the points share after <paramref name="hours"/> more, mm².</summary>
     public double SharedVariance(double hours) => Math.Max(0, common.At(hours / 1000, Math.Exp(-hours / WearLayoutBuilder.BeddingHours)));
 
-    private static double Outside(PointAhead point, double mean, double variance)
+    /// <summary>Adds one kind of valve's chance of standing out at each node; nothing where even the furthest node leaves it far inside.</summary>
+    private static void Add(Span<double> outside, double share, PointAhead point, double mean, double variance, double scale)
     {
         var sd = Math.Sqrt(variance);
-        var (low, high) = ((point.Window.MinMm - mean) / sd, (mean - point.Window.MaxMm) / sd);
-        if (low < -8.5 && high < -8.5) return 0;
-        return Math.Min(1, StandardNormal.Below(low) + StandardNormal.Below(high));
+        var furthest = scale * Nodes[^1];
+        if ((point.Window.MinMm - mean + furthest) / sd < -Negligible && (mean + furthest - point.Window.MaxMm) / sd < -Negligible) return;
+        for (var k = 0; k < Nodes.Length; k++)
+        {
+            var here = mean + scale * Nodes[k];
+            outside[k] += share * Math.Min(1, StandardNormal.Below((point.Window.MinMm - here) / sd) + StandardNormal.Below((here - point.Window.MaxMm) / sd));
+        }
     }
 }

@@ -23,6 +23,7 @@ public sealed class WearFit
     private double[] values = [];
     private double[] covariance = [];
     private SharedInformation? total;
+    private EngineWear[]? outlooks;
 
     private WearFit(WearEngine[] engines, SharedColumns shared, WearOptions options, WearComponents components)
     {
@@ -103,8 +104,8 @@ public sealed class WearFit
     /// <summary>Each hand.</summary>
     public IReadOnlyList<HandBias> People => [.. shared.People.Select((name, p) => new HandBias(name, values[shared.Person(p)], Math.Sqrt(covariance[shared.Person(p) * shared.Count + shared.Person(p)])))];
 
-    /// <summary>Each engine.</summary>
-    public IReadOnlyList<EngineWear> Engines => [.. engines.Select((e, i) => new EngineWear(e, eliminated[i], Components, shared))];
+    /// <summary>Each engine; worked out when first asked for.</summary>
+    public IReadOnlyList<EngineWear> Engines => outlooks ??= [.. engines.Select((e, i) => new EngineWear(e, eliminated[i], Components))];
 
     private void Begin()
     {

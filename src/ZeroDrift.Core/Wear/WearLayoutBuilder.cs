@@ -3,7 +3,7 @@ namespace ZeroDrift.Core.Wear;
 /// <summary>Cuts a record into engines, points and runs, and refuses what cannot be.</summary>
 internal sealed class WearLayoutBuilder
 {
-    /// <summary>A tenth of a millimetre's feel that every bladed reading has is already in its scatter, mm (common practice, no source).</summary>
+    /// <summary>The feel that every bladed reading has is already in its scatter and not added again, mm (common practice, no source).</summary>
     private const double FeelMm = 0.005;
 
     /// <summary>What a warm engine adds to what was left, mm (common practice, no source).</summary>

@@ -18,6 +18,7 @@ public sealed record OutlookContent
     public required double MeterOffset { get; init; }
     public required Usage Usage { get; init; }
     public BookClock? Book { get; init; }
+
     /// <summary>Engine hours to the fleet's risk.</summary>
     public EngineHours? DriftHours { get; init; }
 
@@ -30,13 +31,10 @@ public sealed record OutlookContent
     /// <summary>The chance that some valve is out when the book calls.</summary>
     public double? RiskAtBook { get; init; }
 
-    /// <summary>A reading to come beside what its point stands at, mm.</summary>
-    public double ReadingSdMm { get; init; }
-
     /// <summary>A shift that all readings of a visit today would have in common, mm.</summary>
     public double SharedSdMm { get; init; }
 
-    /// <summary>Visits further off than visits stray.</summary>
+    /// <summary>Every visit's common shift.</summary>
     public IReadOnlyList<VisitShiftContent> Visits { get; init; } = [];
     public double? EarlyHours { get; init; }
     public double? LateHours { get; init; }
@@ -88,8 +86,7 @@ public sealed record PointContent
     /// <summary>The chance that it is a fast valve.</summary>
     public double FastProbability { get; init; }
 
-    /// <summary>The chance of standing out of its window when the book calls.</summary>
-    public double? OutAtBook { get; init; }
+    /// <summary>The figure that lasts longest, and what it gains over the book's.</summary>
     public double? AimMm { get; init; }
     public double? AimGainHours { get; init; }
     public double? HoursToRisk { get; init; }

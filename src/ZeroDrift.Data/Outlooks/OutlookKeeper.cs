@@ -154,7 +154,6 @@ public static class OutlookKeeper
             OpenAfterHours = outlook.OpenAfterHours,
             DueByDriftHours = fleet.PlainRisk ? outlook.RiskHours : outlook.OpenAfterHours,
             RiskAtBook = outlook.RiskAtBook,
-            ReadingSdMm = Math.Sqrt(outlook.ReadingVarianceMm2),
             SharedSdMm = outlook.SharedSdMm,
             Visits = [.. outlook.Visits.Select(v => new VisitShiftContent(Guid.Parse(v.Visit), v.ShiftMm, v.StandardErrorMm, v.Odd))],
             EarlyHours = outlook.EarlyHours,

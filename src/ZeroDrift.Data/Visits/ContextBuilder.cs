@@ -19,16 +19,16 @@ public static class ContextBuilder
         var fleet = await data.SettingsAsync();
         var people = await data.People.AsNoTracking().Where(p => p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync();
         var meter = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == engineId).ToListAsync();
-        var outlook = await data.Outlooks.AsNoTracking().FirstOrDefaultAsync(o => o.EngineId == engineId);
+        var outlook = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Content).FirstOrDefaultAsync() is { } content ? OutlookContent.Of(content) : null;
         var record = Of(engine, type, fleet, people, type.InForceByCondition(day));
         var last = meter.Where(m => !m.Withdrawn).OrderBy(m => m.Date).ThenBy(m => m.Sequence).LastOrDefault();
         return record with
         {
             Meter = last is null ? null : new ContextMeterRecord(last.Date, last.NewMeterShows ?? last.ShownHours, meter.ToHistory().Offset),
             OwnFeel = [.. (await Hands.CheckedAsync(data, fleet.FeelSdMm)).OrderBy(f => f.Key).Select(f => new OwnFeelRecord(f.Key, f.Value))],
-            NextVisitHours = NextVisit(type, outlook is null ? engine.DutyHoursPerDay : OutlookContent.Of(outlook).Usage.HoursPerDay),
-            SharedSdMm = outlook is null ? 0 : OutlookContent.Of(outlook).SharedSdMm,
-            Expected = outlook is null ? [] : [.. OutlookContent.Of(outlook).Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
+            NextVisitHours = NextVisit(type, outlook?.Usage.HoursPerDay ?? engine.DutyHoursPerDay),
+            SharedSdMm = outlook?.SharedSdMm ?? 0,
+            Expected = outlook is null ? [] : [.. outlook.Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
             Awaiting = await AwaitingAsync(data, engineId),
             Marks = await MarksAsync(data, engineId),
         };

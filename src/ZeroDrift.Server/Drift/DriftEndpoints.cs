@@ -17,7 +17,7 @@ internal static class DriftEndpoints
         api.MapGet("/drift", Fleet).WithTags("Drift").WithName("get-fleet-drift");
         api.MapGet("/engines/{id:guid}/drift", Engine).WithTags("Drift").WithName("get-engine-drift").Refuses(404);
         api.MapGet("/people/{id:guid}/hand", Hand).WithTags("Drift").WithName("get-hand").Refuses(404);
-        api.MapPost("/people/{id:guid}/feel-checks", Check).WithTags("Drift").WithName("add-feel-checks").Refuses(400, 404, 503);
+        api.MapPost("/people/{id:guid}/feel-checks", Check).WithTags("Drift").WithName("add-feel-checks").Refuses(400, 404, 409, 503);
     }
 
     public static Task<FleetDriftResponse> Fleet(ZeroDriftContext data, Yard yard, FleetDay day) => FleetDriftView.OfAsync(data, yard, day);
@@ -44,7 +44,8 @@ internal static class DriftEndpoints
                     KnownMm = Given.Clearance(checks[i].KnownMm, $"checks[{i}].knownMm", "The known gap"),
                     FeltMm = Given.Clearance(checks[i].FeltMm, $"checks[{i}].feltMm", "What was felt"),
                 };
-                if (!await data.FeelChecks.AnyAsync(c => c.Id == row.Id)) data.FeelChecks.Add(row);
+                if (await data.FeelChecks.FindAsync([row.Id], cancelled) is not { } stands) data.FeelChecks.Add(row);
+                else if ((stands.PersonId, stands.KnownMm, stands.FeltMm) != (row.PersonId, row.KnownMm, row.FeltMm)) throw new ConflictException("differs", $"checks[{i}].id", "That identifier is another check.");
             }
             await data.SaveChangesAsync();
             return await HandView.OfAsync(id, data);

@@ -21,8 +21,8 @@ internal sealed class Yard(FleetDay day)
         var stale = heads.Where(h => !lines.TryGetValue(h.EngineId, out var known) || known.Version != h.Version || known.Fingerprint != h.Fingerprint || known.Day != today).Select(h => h.EngineId).ToList();
         foreach (var chunk in stale.Chunk(500))
         {
-            var rows = await data.Outlooks.AsNoTracking().Where(o => chunk.Contains(o.EngineId)).ToListAsync();
-            foreach (var row in rows) lines[row.EngineId] = (row.Version, row.Fingerprint, today, Line.Of(OutlookContent.Of(row), today));
+            var rows = await data.Outlooks.AsNoTracking().Where(o => chunk.Contains(o.EngineId)).Select(o => new { o.EngineId, o.Version, o.Fingerprint, o.Content }).ToListAsync();
+            foreach (var row in rows) lines[row.EngineId] = (row.Version, row.Fingerprint, today, Line.Of(OutlookContent.Of(row.Content), today));
         }
         var open = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Open && (only == null || v.EngineId == only)).ToDictionaryAsync(v => v.EngineId, v => v.Id);
         var all = heads.Where(h => lines.ContainsKey(h.EngineId)).Select(h => Row(h, lines[h.EngineId].Line, open.TryGetValue(h.EngineId, out var visit) ? visit : null));
@@ -68,7 +68,7 @@ internal sealed class Yard(FleetDay day)
             DriftDate = line.DriftDate,
             OpenAfterHours = o.OpenAfterHours,
             RiskAtBook = o.RiskAtBook,
-            DriftsBeforeBook = line.Due.Decides.Rule == DueRule.Drift && o.DriftHours is { } risk && (line.BookHoursLeft is null || risk < line.BookHoursLeft),
+            DriftsBeforeBook = line.Due.DriftsBeforeBook(o.DriftHours, line.BookHoursLeft),
             DriftEarlyHours = o.EarlyHours,
             DriftLateHours = o.LateHours,
             DriftPoint = o.DecidedBy,
@@ -89,10 +89,7 @@ internal sealed class Yard(FleetDay day)
         public static Line Of(OutlookContent o, DateOnly today)
         {
             var due = Due.Of(o.Book, o.HoursNow, today, o.Usage, o.DueByDriftHours, o.Findings.Count > 0);
-            var answers = due.Others.Prepend(due.Decides).ToList();
-            var hours = answers.Where(a => a.Rule is DueRule.BookHours or DueRule.FirstCheck).Select(a => a.Hours);
-            var months = answers.Where(a => a.Rule == DueRule.BookMonths && a.Date is not null).Select(a => (double?)(a.Date > today ? o.Usage.HoursBetween(today, a.Date!.Value) : 0));
-            return new Line(o with { Points = [] }, due, o.Usage.HoursPerDay * o.Usage.MonthlyWeights[today.Month - 1] * 7, hours.Concat(months).Min(), o.DriftHours is { } drift ? o.Usage.DateAfter(today, drift) : null);
+            return new Line(o with { Points = [], Visits = [] }, due, o.Usage.HoursPerDay * o.Usage.MonthlyWeights[today.Month - 1] * 7, due.BookHoursLeft(today, o.Usage), o.DriftHours is { } drift ? o.Usage.DateAfter(today, drift) : null);
         }
     }
 }
