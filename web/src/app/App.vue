@@ -4,6 +4,7 @@ import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, watchEffect } fr
 import { useRoute } from 'vue-router'
 import { startSending } from '../offline/sender'
 import { usePreferences } from '../shared/preferences'
+import { useEver } from '../shared/loaded/useEver'
 import KeysDialog from './KeysDialog.vue'
 import Places from './Places.vue'
 import { bringEveryPage } from './router'
@@ -25,11 +26,7 @@ onBeforeUnmount(() => stop())
 // Only a phone needs the drawer; nobody else loads it.
 const PlacesDrawer = defineAsyncComponent(() => import('./PlacesDrawer.vue'))
 const going = ref(false)
-const wentOnce = ref(false)
-function go() {
-  wentOnce.value = true
-  going.value = true
-}
+const wentOnce = useEver(() => going.value)
 </script>
 
 <template>
@@ -42,7 +39,9 @@ function go() {
       </svg>
       Zero Drift
     </RouterLink>
-    <button type="button" class="drawer" aria-haspopup="dialog" :aria-expanded="going" @click="go">Go to</button>
+    <button type="button" class="drawer" aria-haspopup="dialog" :aria-expanded="going" @click="going = true">
+      Go to
+    </button>
     <Places class="along" />
     <div class="settings">
       <button
@@ -131,7 +130,7 @@ function go() {
   }
 }
 .drawer {
-  display: none !important;
+  display: none;
 }
 @media (max-width: 600px) {
   .top {
@@ -145,11 +144,11 @@ function go() {
     min-width: 44px;
   }
   .along {
-    display: none !important;
+    display: none;
   }
   .drawer {
     align-self: center;
-    display: inline-flex !important;
+    display: inline-flex;
   }
 }
 @media print {

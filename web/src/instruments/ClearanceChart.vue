@@ -185,7 +185,6 @@ svg {
 .axis line {
   stroke: var(--line);
 }
-.axis .zoomed,
 .zoomed {
   stroke: var(--blue);
   stroke-width: 3;

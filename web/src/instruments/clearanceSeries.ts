@@ -1,6 +1,7 @@
 import { day } from '../shared/figures/days'
 import { hours } from '../shared/figures/hours'
 import type { Figures } from '../shared/figures/useFigures'
+import { leftOutWord } from '../shared/words/trend'
 
 /** A visit of a point's series: as found, as left; a figure, or bounds where only those are known. */
 export interface SeriesVisit {
@@ -33,11 +34,6 @@ export interface SeriesMark {
   excluded: boolean
   side: 'tight' | 'loose' | ''
   says: string
-}
-
-const leftOutWords: Record<string, string> = {
-  warm: 'left out of the rate: warm',
-  otherBlades: 'left out of the rate: other blades',
 }
 
 /** Runs: each begins where the point was set, and goes on through every figure found before the next setting. */
@@ -78,7 +74,7 @@ export function marksOf(
       says: `${when}: ${[...said, ...behind].filter(Boolean).join(', ')}`,
     })
     const out: SeriesMark[] = []
-    const leftOut = v.excluded && (leftOutWords[v.leftOut ?? ''] ?? 'left out of the rate')
+    const leftOut = v.excluded && ['left out of the rate', leftOutWord(v.leftOut)].filter(Boolean).join(': ')
     const { foundLowMm: low, foundHighMm: high } = v
     if (v.foundMm !== null) {
       const between = low != null && high != null && high - low > 1e-9 && Math.abs((low + high) / 2 - v.foundMm) < 1e-9

@@ -41,6 +41,10 @@ export interface ClearanceProps {
   usual?: number | null
 }
 
+/** A moment ahead at the present use, in milliseconds, for an axis of days. */
+export const momentAhead = (use: { today: string; hoursPerWeek: number }, hours: number) =>
+  ms(use.today) + (hours / Math.max(use.hoursPerWeek, 1)) * 7 * 86_400_000
+
 const ms = (iso: string) => Date.parse(`${iso.slice(0, 10)}T00:00:00Z`)
 
 /** Scales and paths of a point's clearance along its life. Everything drawn comes as it is from the core. */
@@ -55,10 +59,7 @@ export function useClearanceDrawing(props: ClearanceProps, width: Ref<number>) {
     ),
   )
   const along = (v: { hours: number; date: string }) => (props.dates ? ms(v.date) : v.hours)
-  const ahead = (hours: number) =>
-    props.dates
-      ? ms(props.dates.today) + (hours / Math.max(props.dates.hoursPerWeek, 1)) * 7 * 86_400_000
-      : props.totalHours + hours
+  const ahead = (hours: number) => (props.dates ? momentAhead(props.dates, hours) : props.totalHours + hours)
   const whole = computed((): [number, number] => {
     const [first = 0, last = 1] = extent([
       ...visits.value.map(along),
@@ -162,5 +163,5 @@ export function useClearanceDrawing(props: ClearanceProps, width: Ref<number>) {
     const count = Math.max(2, Math.floor(width.value / (props.compact ? 75 : 120)))
     return (x.value.ticks(count) as (number | Date)[]).map((t) => ({ value: t, x: x.value(t) }))
   })
-  return { height, edge, x, y, at, whole, runs, usual, fanArea, fanMean, windows, marks, parts, ticks }
+  return { height, edge, x, y, at, runs, usual, fanArea, fanMean, windows, marks, parts, ticks }
 }

@@ -1,7 +1,5 @@
+import type { TrendAnswer } from '../shared/words/trend'
 import type { Entry } from './entries'
-
-/** What a visit that read one way throughout was: as it is, a warm engine, other blades. */
-export type TrendAnswer = 'counts' | 'warm' | 'otherBlades'
 
 /** The answer as entries: both questions are answered, whichever was meant. */
 export const trendAnswer = (what: TrendAnswer): Entry[] => [

@@ -1,54 +1,29 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, ref } from 'vue'
-import { sentence, type Schemas } from '../../api/client'
-import { trendAnswer, type TrendAnswer } from '../../offline/trendAnswer'
-import { useSend } from '../../offline/useSend'
+import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useTrendAnswer } from '../../offline/useTrendAnswer'
 import PersonField from '../../shared/fields/PersonField.vue'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import type { Figures } from '../../shared/figures/useFigures'
 import VerdictMark from '../../instruments/VerdictMark.vue'
 import { usePreferences } from '../../shared/preferences'
-import { toast } from '../../shared/toasts/toasts'
-import { driftChanged, rateText, standingOut } from '../../shared/words/drift'
+import { driftChanged, rateText, standingOut, usualOf } from '../../shared/words/drift'
 import { spoken } from '../../shared/words/points'
+import { leftOutSentence, trendAnswers } from '../../shared/words/trend'
 import { verdictWords } from '../../shared/words/verdicts'
 
 /** What the figures say, each a sentence; a visit that read one way throughout is a question, and its answer counts at once. */
 const props = defineProps<{ drift: Schemas['EngineDriftResponse']; figures: Figures }>()
 const preferences = usePreferences()
-const send = useSend()
-const failure = ref('')
+const { answer, failure, busy } = useTrendAnswer()
 const out = computed(() => standingOut(props.drift))
 const fast = computed(() => props.drift.points.filter((p) => p.unlikeSiblings))
 const asked = computed(() => props.drift.visits.filter((v) => v.asked))
 const leftOut = computed(() => props.drift.visits.filter((v) => v.leftOut))
-const usual = (p: Schemas['DriftPoint']) => props.drift.kinds.find((k) => k.kind === p.kind)?.mmPer1000h
-const answers = { warm: 'It was warm', otherBlades: 'Other blades', counts: 'No, count it' } as const
-const leftOutWords: Record<string, string> = { warm: 'it was warm', otherBlades: 'other blades were used' }
-
-async function say(visitId: string, what: TrendAnswer) {
-  failure.value = ''
-  if (!preferences.person) {
-    failure.value = 'Choose who says so.'
-    return
-  }
-  try {
-    await send.mutateAsync({
-      visitId,
-      by: preferences.person,
-      entries: trendAnswer(what),
-    })
-    toast(
-      what === 'counts'
-        ? 'The visit counts; nobody is asked again.'
-        : 'Its as-found figures are left out of the rates.',
-    )
-  } catch (caught) {
-    failure.value = sentence(caught)
-  }
-}
+const usual = (p: Schemas['DriftPoint']) => usualOf(props.drift, p)
+const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades, counts: 'No, count it' }
 </script>
 
 <template>
@@ -89,15 +64,15 @@ async function say(visitId: string, what: TrendAnswer) {
             v-for="(text, what) in answers"
             :key="what"
             class="btn-plain"
-            :disabled="send.isPending.value"
-            @click="say(v.visitId, what)"
+            :disabled="busy"
+            @click="answer(v.visitId, what)"
             >{{ text }}</BButton
           >
         </span>
       </li>
       <li v-for="v in leftOut" :key="`l${v.visitId}`" class="soft">
         <RouterLink :to="{ name: 'record', params: { id: v.visitId } }">{{ day(v.date) }}</RouterLink>: as found left
-        out of the rates; {{ leftOutWords[v.leftOut!] ?? v.leftOut }}.
+        out of the rates; {{ leftOutSentence(v.leftOut!) }}.
       </li>
     </ul>
     <p v-if="failure" class="complaint mb-0" role="alert">{{ failure }}</p>

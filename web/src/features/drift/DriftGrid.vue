@@ -4,29 +4,18 @@ import type { Schemas } from '../../api/client'
 import { banksOf } from '../../instruments/banksOf'
 import ClearanceChart from '../../instruments/ClearanceChart.vue'
 import VerdictMark from '../../instruments/VerdictMark.vue'
-import type { Figures } from '../../shared/figures/useFigures'
 import { rateText } from '../../shared/words/drift'
-import { seriesOf } from './driftSeries'
+import { drawingOf, type DriftLook } from './drawingOf'
 
 /** Every point as a small drawing, laid out as the heads are. */
-type Drift = Schemas['EngineDriftResponse']
 type Point = Schemas['DriftPoint']
-const props = defineProps<{
-  drift: Drift
-  figures: Figures
-  picked?: string
-  stretch: [number, number] | null
-  dates: { today: string; hoursPerWeek: number } | null
-  sisters: boolean
-  name: (id?: string | null) => string
-}>()
+const props = defineProps<{ look: DriftLook; picked?: string }>()
 defineEmits<{ pick: [label: string] }>()
-const banks = computed(() => banksOf(props.drift.points))
-const usual = (p: Point) =>
-  props.sisters ? (props.drift.kinds.find((k) => k.kind === p.kind)?.mmPer1000h ?? null) : null
+const figures = computed(() => props.look.figures)
+const banks = computed(() => banksOf(props.look.drift.points))
 const stands = (p: Point) => (p.standing === 'tight' || p.standing === 'loose' ? p.standing : null)
 const short = (p: Point) =>
-  p.mmPer1000h == null ? '' : `${p.mmPer1000h < 0 ? 'closing' : 'opening'} ${props.figures.rate(p.mmPer1000h)}`
+  p.mmPer1000h == null ? '' : `${p.mmPer1000h < 0 ? 'closing' : 'opening'} ${figures.value.rate(p.mmPer1000h)}`
 </script>
 
 <template>
@@ -59,17 +48,7 @@ const short = (p: Point) =>
           <ClearanceChart
             v-if="p.visits.length"
             compact
-            :series="seriesOf(drift, p, name)"
-            :fan="p.fan"
-            :total-hours="drift.totalHours"
-            :min-mm="p.minMm"
-            :max-mm="p.maxMm"
-            :figures="figures"
-            :label="`${p.label}: ${rateText(p, figures)}`"
-            :stretch="stretch"
-            :dates="dates"
-            :windows="p.specs"
-            :usual="usual(p)"
+            v-bind="drawingOf(look, p, rateText(p, figures))"
             @click="$emit('pick', p.label)"
           />
           <p v-else class="small soft px-2 mb-2">never measured</p>

@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, useTemplateRef } from 'vue'
 import { queries } from '../../api/queries'
+import { momentAhead } from '../../instruments/useClearanceDrawing'
 import { savedDrawing } from '../../instruments/savedDrawing'
 import { useAddressed } from '../../shared/address/useAddressed'
 import { useTitle } from '../../shared/address/useTitle'
@@ -13,6 +14,7 @@ import Loaded from '../../shared/loaded/Loaded.vue'
 import { driftBelow, driftHeadline, standingOut } from '../../shared/words/drift'
 import DriftFindings from './DriftFindings.vue'
 import DriftGrid from './DriftGrid.vue'
+import type { DriftLook } from './drawingOf'
 import DriftRates from './DriftRates.vue'
 import DriftTable from './DriftTable.vue'
 import { driftRows } from './driftTable'
@@ -48,11 +50,18 @@ const whole = computed((): [number, number] => {
   if (!data) return [0, 1]
   const ahead = Math.max(0, ...data.points.flatMap((p) => p.fan.map((f) => f.hours)))
   if (!dates.value) return [data.visits[0]?.hours ?? data.totalHours, data.totalHours + Math.max(ahead, 1)]
-  const now = Date.parse(data.today)
-  const first = data.visits[0] ? Date.parse(data.visits[0].date) : now
-  return [first, now + (Math.max(ahead, 1) / Math.max(data.hoursPerWeek, 1)) * 7 * 86_400_000]
+  const now = momentAhead(dates.value, 0)
+  return [data.visits[0] ? Date.parse(data.visits[0].date) : now, momentAhead(dates.value, Math.max(ahead, 1))]
 })
 const { stretch, closer, wider, along, all } = useStretch(() => whole.value)
+const lookAt = (data: DriftLook['drift']): DriftLook => ({
+  drift: data,
+  figures,
+  stretch: stretch.value,
+  dates: dates.value,
+  sisters: sisters.value === 'shown',
+  name,
+})
 function turn() {
   all()
   axis.value = axis.value === 'dates' ? 'hours' : 'dates'
@@ -141,26 +150,8 @@ function saveSvg() {
       </div>
       <DriftTable v-if="view === 'table'" :drift="data" :figures="figures" />
       <template v-else>
-        <DriftGrid
-          :drift="data"
-          :figures="figures"
-          :picked="point?.label"
-          :stretch="stretch"
-          :dates="dates"
-          :sisters="sisters === 'shown'"
-          :name="name"
-          @pick="picked = $event"
-        />
-        <PointDetail
-          v-if="point"
-          :drift="data"
-          :point="point"
-          :figures="figures"
-          :stretch="stretch"
-          :dates="dates"
-          :sisters="sisters === 'shown'"
-          :name="name"
-        />
+        <DriftGrid :look="lookAt(data)" :picked="point?.label" @pick="picked = $event" />
+        <PointDetail v-if="point" :look="lookAt(data)" :point="point" />
       </template>
       <div class="below mt-3">
         <DriftRates

@@ -4,44 +4,36 @@ import type { Schemas } from '../../api/client'
 import ClearanceChart from '../../instruments/ClearanceChart.vue'
 import type { SeriesMark } from '../../instruments/clearanceSeries'
 import { hours } from '../../shared/figures/hours'
-import type { Figures } from '../../shared/figures/useFigures'
-import { rateText } from '../../shared/words/drift'
+import { rateText, usualOf } from '../../shared/words/drift'
 import { chance, odds } from '../../shared/words/odds'
 import { spoken } from '../../shared/words/points'
-import { seriesOf } from './driftSeries'
+import { drawingOf, type DriftLook } from './drawingOf'
 
 /** One point large: every mark says what it is, who measured and where its record lies. */
-const props = defineProps<{
-  drift: Schemas['EngineDriftResponse']
-  point: Schemas['DriftPoint']
-  figures: Figures
-  stretch: [number, number] | null
-  dates: { today: string; hoursPerWeek: number } | null
-  sisters: boolean
-  name: (id?: string | null) => string
-}>()
+const props = defineProps<{ look: DriftLook; point: Schemas['DriftPoint'] }>()
+const figures = computed(() => props.look.figures)
 const mark = ref<SeriesMark | null>(null)
 watch(
   () => props.point.label,
   () => (mark.value = null),
 )
-const usual = computed(() => props.drift.kinds.find((k) => k.kind === props.point.kind)?.mmPer1000h ?? null)
 const said = computed(() => {
   const p = props.point
-  const parts = [rateText(p, props.figures)]
-  if (usual.value != null && p.mmPer1000h != null) parts.push(`usual for its kind ${props.figures.rate(usual.value)}`)
+  const parts = [rateText(p, figures.value)]
+  const usual = usualOf(props.look.drift, p)
+  if (usual != null && p.mmPer1000h != null) parts.push(`usual for its kind ${figures.value.rate(usual)}`)
   if (p.fastProbability > 0.05) parts.push(`${chance(p.fastProbability)} that it is a fast one`)
   if (p.hoursToRisk != null && p.standing !== 'tight' && p.standing !== 'loose')
     parts.push(
       p.hoursToRisk > 0
-        ? `${odds(props.drift.risk)} ${p.side} in ${hours(p.hoursToRisk)} h`
-        : `over ${odds(props.drift.risk)} ${p.side} already`,
+        ? `${odds(props.look.drift.risk)} ${p.side} in ${hours(p.hoursToRisk)} h`
+        : `over ${odds(props.look.drift.risk)} ${p.side} already`,
     )
   return parts.filter(Boolean).join('; ')
 })
 const aim = computed(() =>
   props.point.aimMm != null && (props.point.aimGainHours ?? 0) >= 100
-    ? `Left at ${props.figures.withUnit(props.point.aimMm)} instead of ${props.figures.figure(props.point.setMm)} it would last ${hours(props.point.aimGainHours!)} h longer.`
+    ? `Left at ${figures.value.withUnit(props.point.aimMm)} instead of ${figures.value.figure(props.point.setMm)} it would last ${hours(props.point.aimGainHours!)} h longer.`
     : '',
 )
 </script>
@@ -52,21 +44,7 @@ const aim = computed(() =>
       <h2>{{ spoken(point) }}</h2>
       <span class="soft small">{{ said }}</span>
     </div>
-    <ClearanceChart
-      v-if="point.visits.length"
-      :series="seriesOf(drift, point, name)"
-      :fan="point.fan"
-      :total-hours="drift.totalHours"
-      :min-mm="point.minMm"
-      :max-mm="point.maxMm"
-      :figures="figures"
-      :label="`${point.label}: ${said}`"
-      :stretch="stretch"
-      :dates="dates"
-      :windows="point.specs"
-      :usual="sisters ? usual : null"
-      @tell="mark = $event"
-    />
+    <ClearanceChart v-if="point.visits.length" v-bind="drawingOf(look, point, said)" @tell="mark = $event" />
     <p v-else class="mt-2 mb-0">Not measured yet.</p>
     <p v-if="mark?.visitId" class="mb-0 mt-1">
       <RouterLink :to="{ name: 'record', params: { id: mark.visitId } }">The record of that visit</RouterLink>

@@ -5,6 +5,7 @@ import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import { useFigures } from '../../shared/figures/useFigures'
 import { jobWord } from '../../shared/words/jobs'
+import { leftOutWord } from '../../shared/words/trend'
 import { verdictWords } from '../../shared/words/verdicts'
 
 /** Every signed visit of an engine, the newest first. */
@@ -17,13 +18,9 @@ const found = (row: Row) =>
     : row.measured
       ? 'all in window'
       : ''
-const answers: Record<string, string> = {
-  counts: '',
-  warm: 'warm: left out of the rates',
-  otherBlades: 'other blades: left out of the rates',
-}
+const leftOut = (because: string) => leftOutWord(because) && `${leftOutWord(because)}: left out of the rates`
 const note = (row: Row) =>
-  [answers[row.answer], row.remark, row.corrections ? `${row.corrections} corrected after signing` : '']
+  [leftOut(row.answer), row.remark, row.corrections ? `${row.corrections} corrected after signing` : '']
     .filter(Boolean)
     .join(' · ')
 const fields = [

@@ -11,6 +11,7 @@ import { hours } from '../../shared/figures/hours'
 import { useFigures } from '../../shared/figures/useFigures'
 import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
+import { useEver } from '../../shared/loaded/useEver'
 import { plural } from '../../shared/words/counts'
 import { headline } from '../../shared/words/due'
 import FirstSteps from './FirstSteps.vue'
@@ -25,8 +26,7 @@ const add = useAddressed('add')
 // The form comes when somebody adds an engine; the yard itself is there without it.
 const AddEngineDialog = defineAsyncComponent(() => import('../../shared/engines/AddEngineDialog.vue'))
 const adding = ref(!!add.value)
-const addedOnce = ref(adding.value)
-watch(adding, (open) => open && (addedOnce.value = true))
+const addedOnce = useEver(() => adding.value)
 watch(add, (type) => type && (adding.value = true))
 watch(adding, (open) => !open && add.value && (add.value = ''))
 const picked = ref(-1)

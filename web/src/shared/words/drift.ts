@@ -11,7 +11,9 @@ type Point = Schemas['DriftPoint']
 
 const times: Record<number, string> = { 2: 'twice', 3: 'three times', 4: 'four times', 5: 'five times' }
 const way = (rate: number) => (rate < 0 ? 'closing' : 'opening')
-const usualOf = (drift: Drift, point: Point) => drift.kinds.find((k) => k.kind === point.kind)?.mmPer1000h ?? null
+/** What is usual for a point's kind, mm per 1000 h. */
+export const usualOf = (drift: Drift, point: Point) =>
+  drift.kinds.find((k) => k.kind === point.kind)?.mmPer1000h ?? null
 
 /** closing 0.024 ± 0.004 mm a 1000 h. */
 export function rateText(point: Pick<Point, 'mmPer1000h' | 'standardErrorMmPer1000h'>, figures: Figures): string {

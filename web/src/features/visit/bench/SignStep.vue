@@ -2,12 +2,12 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { ref } from 'vue'
-import type { TrendAnswer } from '../../../offline/trendAnswer'
 import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { day } from '../../../shared/figures/days'
 import { useFigures } from '../../../shared/figures/useFigures'
 import { jobWord } from '../../../shared/words/jobs'
+import { trendAnswers, type TrendAnswer } from '../../../shared/words/trend'
 import type { Trouble, Visit } from './useVisit'
 
 /** The end of a visit: what keeps it from being signed, the signature, or what became of it. */
@@ -16,11 +16,7 @@ const props = defineProps<{ view: Visit; trouble: Trouble | null; saved: string;
 const emit = defineEmits<{ sign: [remark: string]; giveUp: []; answer: [what: TrendAnswer]; swapped: [yes: boolean] }>()
 const figures = useFigures()
 const remark = ref('')
-const answers: Record<TrendAnswer, string> = {
-  warm: 'It was warm',
-  otherBlades: 'Other blades',
-  counts: 'No, it is so',
-}
+const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades, counts: 'No, it is so' }
 const missing = ref('')
 const unanswered = ref(false)
 function sign() {

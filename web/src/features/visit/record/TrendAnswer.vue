@@ -1,45 +1,19 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, ref } from 'vue'
-import { sentence } from '../../../api/client'
-import { trendAnswer, type TrendAnswer } from '../../../offline/trendAnswer'
-import { useSend } from '../../../offline/useSend'
+import { computed } from 'vue'
+import { useTrendAnswer } from '../../../offline/useTrendAnswer'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { usePreferences } from '../../../shared/preferences'
-import { toast } from '../../../shared/toasts/toasts'
+import { trendAnswers, type TrendAnswer } from '../../../shared/words/trend'
 import type { Sheet } from '../bench/useVisit'
 
 /** Whether a signed visit counts for the trend: answered, and answered otherwise, with a name. */
 const props = defineProps<{ visitId: string; sheet: Sheet }>()
 const preferences = usePreferences()
-const send = useSend()
-const failure = ref('')
-const answers = { counts: 'It counts', warm: 'It was warm', otherBlades: 'Other blades' } as const
+const { answer, failure, busy } = useTrendAnswer()
 const now = computed<TrendAnswer>(() =>
   props.sheet.outOfTrend ? ((props.sheet.outOfTrendBecause as TrendAnswer | null) ?? 'warm') : 'counts',
 )
-async function say(what: TrendAnswer, before?: TrendAnswer) {
-  failure.value = ''
-  if (!preferences.person) {
-    failure.value = 'Choose who says so.'
-    return
-  }
-  try {
-    await send.mutateAsync({
-      visitId: props.visitId,
-      by: preferences.person,
-      entries: trendAnswer(what),
-    })
-    toast(
-      what === 'counts'
-        ? 'The visit counts for the trend.'
-        : 'The visit is left out of the rates; the record keeps it.',
-      before ? () => say(before) : undefined,
-    )
-  } catch (caught) {
-    failure.value = sentence(caught)
-  }
-}
 </script>
 
 <template>
@@ -47,12 +21,12 @@ async function say(what: TrendAnswer, before?: TrendAnswer) {
     <h2>Does this visit count for the trend?</h2>
     <PersonField v-model="preferences.person" label="Who says so" />
     <BButton
-      v-for="(text, answer) in answers"
-      :key="answer"
-      :class="now === answer ? 'btn-act' : 'btn-plain'"
-      :aria-pressed="now === answer"
-      :disabled="send.isPending.value"
-      @click="say(answer, now)"
+      v-for="(text, what) in trendAnswers"
+      :key="what"
+      :class="now === what ? 'btn-act' : 'btn-plain'"
+      :aria-pressed="now === what"
+      :disabled="busy"
+      @click="answer(visitId, what, now)"
       >{{ text }}</BButton
     >
     <span v-if="now !== 'counts'" class="soft small">Left out of the rates; the record keeps it.</span>
