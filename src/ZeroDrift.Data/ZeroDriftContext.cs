@@ -23,6 +23,9 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<BlobRow> Blobs => Set<BlobRow>();
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
     public DbSet<OutlookRow> Outlooks => Set<OutlookRow>();
+    public DbSet<InstrumentRow> Instruments => Set<InstrumentRow>();
+    public DbSet<VisitInstrumentRow> VisitInstruments => Set<VisitInstrumentRow>();
+    public DbSet<SameGapRow> SameGaps => Set<SameGapRow>();
     public DbSet<FeelCheckRow> FeelChecks => Set<FeelCheckRow>();
     public DbSet<TypeFitRow> TypeFits => Set<TypeFitRow>();
     public DbSet<MarkRow> Marks => Set<MarkRow>();

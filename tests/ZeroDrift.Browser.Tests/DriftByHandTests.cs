@@ -83,6 +83,31 @@ public sealed class DriftByHandTests : IDisposable
         screen.See("On known gaps it reads 0.01 mm loose");
     }
 
+    [Fact]
+    [Trait("Length", "long")]
+    public void A_bent_set_is_withdrawn_and_the_visits_it_measured_are_answered_for()
+    {
+        screen.Open("/settings");
+        screen.See("Olav's set");
+        screen.Driver.ExecuteScript($"localStorage.setItem('zd-person', '{Person()}')");
+        screen.Driver.FindElement(By.CssSelector("[aria-label=\"Withdraw: Olav's set\"]")).Click();
+        screen.Press("Withdraw it");
+        screen.See("Say why");
+        screen.Fill("What is wrong with it", "the 0.40 blade is bent");
+        screen.Press("Withdraw it");
+        screen.See("to look at:");
+        var engine = Get("/api/instruments").EnumerateArray().First(i => i.GetProperty("name").GetString() == "Olav's set").GetProperty("suspect")[0];
+        screen.Open($"/visits/{engine.GetProperty("visitId").GetString()}/record");
+        screen.See("Measured with Olav's set, withdrawn");
+        screen.Open($"/engines/{engine.GetProperty("engineId").GetString()}/drift");
+        screen.See("Do its figures hold?");
+        screen.Press("Leave it out");
+        screen.See("other blades were used");
+        screen.Open($"/engines/{engine.GetProperty("engineId").GetString()}/open");
+        screen.See("Blades");
+        Assert.DoesNotContain(screen.Driver.FindElements(By.TagName("option")), o => o.GetDomProperty("value") == "Olav's set");
+    }
+
     public void Dispose()
     {
         screen.Dispose();

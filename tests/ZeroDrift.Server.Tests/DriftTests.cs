@@ -143,9 +143,9 @@ public sealed class DriftTests : IDisposable
         await server.PostAsync($"/api/people/{twin.Marit}/feel-checks", new { checks });
         var (status, hand) = await server.PostAsync($"/api/people/{twin.Marit}/feel-checks", new { checks });
 
-        Assert.Equal((HttpStatusCode.OK, 12), (status, hand.GetProperty("checks").GetInt32()));
+        Assert.Equal((HttpStatusCode.OK, 12), (status, hand.GetProperty("onKnownGaps").GetProperty("count").GetInt32()));
         Assert.InRange(hand.GetProperty("repeatSdMm").GetDouble(), 0.012, 0.02);
-        Assert.Equal(0, hand.GetProperty("checkBiasMm").GetDouble(), 6);
+        Assert.Equal(0, hand.GetProperty("onKnownGaps").GetProperty("mm").GetDouble(), 6);
 
         await twin.OpenAsync();
         var reading = Guid.CreateVersion7();
@@ -166,8 +166,29 @@ public sealed class DriftTests : IDisposable
 
         Assert.Equal((HttpStatusCode.Conflict, HttpStatusCode.Conflict, HttpStatusCode.OK), (other, someoneElse, twice));
         Assert.Equal("differs", body.GetProperty("code").GetString());
-        Assert.Equal(0.01, (await server.GetAsync($"/api/people/{twin.Marit}/hand")).GetProperty("checkBiasMm").GetDouble(), 9);
-        Assert.Equal(1, (await server.GetAsync($"/api/people/{twin.Olav}/hand")).GetProperty("checks").GetInt32());
+        Assert.Equal(0.01, (await server.GetAsync($"/api/people/{twin.Marit}/hand")).GetProperty("onKnownGaps").GetProperty("mm").GetDouble(), 9);
+        Assert.Equal(1, (await server.GetAsync($"/api/people/{twin.Olav}/hand")).GetProperty("onKnownGaps").GetProperty("count").GetInt32());
+    }
+
+    [Fact]
+    public async Task Two_hands_on_one_gap_are_compared_and_repeats_count_in_the_next_visit()
+    {
+        var twin = await (await new TwinEngine(server).AddAsync()).OpenAsync();
+        await twin.MeasureAllAsync();
+        for (var i = 0; i < 4; i++) await twin.TakeAsync(twin.Figure("1I", i % 2 == 0 ? "0.24" : "0.16"));
+        await twin.SignAsync();
+        await twin.TakeAsync(twin.Entry("countersigned", new { readings = new[] { new { point = "1E", figure = "0.42", unit = "mm" }, new { point = "2E", figure = "0.41", unit = "mm" } } }, twin.Olav));
+
+        var olav = (await server.GetAsync($"/api/people/{twin.Olav}/hand")).GetProperty("besideOthers");
+        Assert.Equal((0.015, 2), (Math.Round(olav.GetProperty("mm").GetDouble(), 9), olav.GetProperty("count").GetInt32()));
+        var marit = await server.GetAsync($"/api/people/{twin.Marit}/hand");
+        Assert.Equal(4, marit.GetProperty("repeats").GetInt32());
+        Assert.Equal(-0.015, marit.GetProperty("besideOthers").GetProperty("mm").GetDouble(), 9);
+
+        await twin.OpenAsync(1010);
+        var reading = Guid.CreateVersion7();
+        await twin.TakeAsync(twin.Entry("tried", new { reading, point = "1I", stage = "asFound", blades = new[] { "0.20" }, unit = "mm", feel = "drag", unproved = true }));
+        Assert.Equal(marit.GetProperty("repeatSdMm").GetDouble(), (await twin.SheetAsync("1I")).GetProperty("foundDraft").GetProperty("standardUncertaintyMm").GetDouble(), 6);
     }
 
     [Fact]

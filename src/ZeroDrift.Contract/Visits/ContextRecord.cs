@@ -47,7 +47,7 @@ public sealed record PersonRecord(Guid Id, string Name, string Initials);
 public sealed record StepRecord(string Step, StepList List, string Text, string? Asks, string? Point, double? CrankDeg, Counting? Counts, string? Pair);
 
 /// <summary>What the record expects of a point, with the rate that lies behind it.</summary>
-public sealed record ExpectedRecord(string Point, double? ClearanceMm, double? StandardUncertaintyMm, double? MmPer1000h, double? StandardErrorMmPer1000h, double? BeforeMm, double? BeforeHours);
+public sealed record ExpectedRecord(string Point, double? ClearanceMm, double? StandardUncertaintyMm, double? MmPer1000h, double? StandardErrorMmPer1000h, double? BeforeMm, double? BeforeHours, double? AimMm = null, double? AimGainHours = null);
 
 public sealed record ContextMeterRecord(DateOnly Date, double ShownHours, double OffsetHours);
 

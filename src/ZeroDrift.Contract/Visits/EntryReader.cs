@@ -84,6 +84,7 @@ public static class EntryReader
         Setting = f.OptionalWord<SettingOrder>("setting"),
         Tray = Tray(f),
         Measuring = f.OptionalWord<MeasuringMeans>("measuring"),
+        Instruments = f.Texts("instruments", 20),
         Bench = f.OptionalFlag("bench") ?? false,
         Continues = f.OptionalId("continues"),
         JobId = f.OptionalId("jobId"),

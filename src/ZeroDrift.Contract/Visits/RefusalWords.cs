@@ -1,5 +1,7 @@
+using System.Globalization;
 using System.Text.Json.Nodes;
 using ZeroDrift.Contract.Input;
+using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Contract.Visits;
@@ -13,6 +15,7 @@ public static class RefusalWords
         var facts = new JsonObject();
         if (refusal.Points is { } points) facts["points"] = List(points);
         if (refusal.Steps is { } steps) facts["steps"] = List(steps);
+        if (refusal.Look is { Blades.Count: > 0 } look) facts["tryBlades"] = List(look.Blades);
         if (refusal.VisitId is { } visit) facts["visitId"] = visit.ToString();
         var status = refusal.Code switch
         {
@@ -48,7 +51,9 @@ public static class RefusalWords
             RefusalCode.EntryUnknown => "There is no such entry, or it was taken back.",
             RefusalCode.ReadingEmpty => "Nothing is measured yet: tap a blade and how it felt, or type a figure.",
             RefusalCode.BladesContradict => refusal.Detail ?? "Two blades contradict each other: try both again and take one back.",
-            RefusalCode.FigureDoubtful => $"{points} reads otherwise than it should. Look again; if it is so, say that you are sure.",
+            RefusalCode.FigureDoubtful => refusal.Look is { } look
+                ? $"{points} reads {(look.ReadsTight ? "tighter" : "looser")} than expected, which was about {About(look)}. Look again{Blades(look)}; if it is so, say that you are sure."
+                : $"{points} reads otherwise than it should. Look again; if it is so, say that you are sure.",
             RefusalCode.FoundMissing => points.Length == 0 ? "Nothing has been measured yet." : $"Not measured as found: {points}.",
             RefusalCode.LeftMissing => $"Out of the window or undecided, and not set or explained: {points}.",
             RefusalCode.PartsNotCounted => "What was taken out is not all counted back in.",
@@ -60,6 +65,12 @@ public static class RefusalWords
             _ => "This is refused.",
         };
     }
+
+    private static string About(SecondLook look) => look.Unit == LengthUnit.Thou
+        ? string.Create(CultureInfo.InvariantCulture, $"{look.ExpectedMm / 0.0254:0.#} thou")
+        : string.Create(CultureInfo.InvariantCulture, $"{look.ExpectedMm:0.00} mm");
+
+    private static string Blades(SecondLook look) => look.Blades.Count == 0 ? "" : $" with the {string.Join(" blade, then the ", look.Blades)} blade";
 
     private static JsonArray List(IReadOnlyList<string> items) => new([.. items.Select(i => (JsonNode)JsonValue.Create(i))]);
 }

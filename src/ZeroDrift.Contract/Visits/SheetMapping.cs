@@ -69,11 +69,13 @@ public static class SheetMapping
         var ahead = gap is not null && expected is { MmPer1000h: { } rate, StandardErrorMmPer1000h: { } error }
             ? new PointForecast(view.Point, gap.AimMm, AimOff.LeastUncertaintyMm, new Rate(rate / 1000, error / 1000), 0, gap.Window) : null;
         var share = context.FleetRisk / Math.Max(1, context.Points.Count);
-        var aim = ahead is not null && owesLeft && !owesFound ? AimOff.Best(ahead, gap!.AimMm, AimOff.LeastUncertaintyMm, share) : null;
+        // What the record worked out for the whole engine; offered where it gives days, not hours.
+        var aim = gap is not null && owesLeft && !owesFound && expected is { AimGainHours: > 100 } ? expected : null;
         // In its window it may be left; offered to be set where it is likelier than its share of the risk to be out before anybody looks again.
         var stays = ahead is not null && view is { Verdict: Core.Judging.VerdictState.InWindow, Left: not null } && work.Left is null && view.Found?.Value.EstimateMm is { } seen && context.NextVisitHours is > 0 and { } next
             ? ahead.LeftAt(seen, Math.Max(view.Found.Value.StandardUncertaintyMm ?? 0, AimOff.LeastUncertaintyMm)) is var left ? (Out: left.Out(next), Side: left.Side(next)) : default
             : default;
+        var finer = ahead is not null && work.Left is null && IsWorthFiner(ahead, work, view, expected!, context.NextVisitHours, share);
         var advice = owesLeft && !owesFound && view.Demand is { } asked ? Advised(work, asked, view) : null;
         return new SheetPointRecord
         {
@@ -97,7 +99,7 @@ public static class SheetMapping
             ExpectedMm = visit.State == VisitState.Open ? expected?.ClearanceMm : null,
             Found = Reading(visit, work.Found, gap),
             Left = Reading(visit, work.Left, gap),
-            FoundDraft = Reading(visit, work.Growing(ReadingStage.AsFound), gap),
+            FoundDraft = Reading(visit, work.Growing(ReadingStage.AsFound), gap, finer ? MeasuringAim.Figure : MeasuringAim.Decide),
             LeftDraft = Reading(visit, work.Growing(ReadingStage.AsLeft), gap),
             Outcome = view.Outcome,
             Why = work.Said?.Why,
@@ -108,8 +110,9 @@ public static class SheetMapping
             HoursToRiskFromHere = ahead is not null && leftAt is { } mm && done ? HoursToRisk.Alone(ahead.LeftAt(mm, AimOff.LeastUncertaintyMm), share).Hours : null,
             OutByNextVisit = stays.Out > share ? stays.Out : null,
             OutSide = stays.Out > share ? stays.Side : null,
-            AimOffMm = aim?.Gain() > 100 ? aim.AimMm : null,
-            AimOffHours = aim?.Gain() > 100 ? aim.Gain() : null,
+            AimOffMm = aim?.AimMm,
+            AimOffHours = aim?.AimGainHours,
+            WorthFiner = finer,
             FittedShim = work.Shims.Count > 0 ? work.Shims[^1].Thickness : null,
             Adjuster = work.Point.Adjuster.Word,
             Corrected = [.. Corrected(visit, work, before, gap)],
@@ -130,6 +133,17 @@ public static class SheetMapping
         }
     }
 
+    /// <summary>Before the first try by what is expected, then by the bracket under way, until it is kept.</summary>
+    private static bool IsWorthFiner(PointForecast ahead, PointWork work, PointView view, ExpectedRecord expected, double? nextVisitHours, double share)
+    {
+        if (view.Found is not null || nextVisitHours is not > 0) return false;
+        var draft = work.Growing(ReadingStage.AsFound);
+        // A figure read off or a blade that drags is as fine as it gets.
+        if (draft is { Figure: not null } || draft?.Tries.Any(t => t.Feel == Feel.Drag) == true) return false;
+        var (lower, upper) = draft is not null && Value(draft).Item1 is { LowerMm: { } l, UpperMm: { } u } ? (l, u) : expected is { ClearanceMm: { } mm, StandardUncertaintyMm: { } sd } ? (mm - sd, mm + sd) : (0.0, 0.0);
+        return FinerFigure.Decides(ahead, Math.Max(lower, ahead.Window.MinMm), Math.Min(upper, ahead.Window.MaxMm), AimOff.LeastUncertaintyMm, nextVisitHours.Value, share);
+    }
+
     private static int StopOf(Visit visit, string label)
     {
         for (var i = 0; i < visit.Plan.Stops.Count; i++)
@@ -137,12 +151,12 @@ public static class SheetMapping
         return 0;
     }
 
-    private static SheetReadingRecord? Reading(Visit visit, ReadingWork? work, Demand.Gap? gap)
+    private static SheetReadingRecord? Reading(Visit visit, ReadingWork? work, Demand.Gap? gap, MeasuringAim aim = MeasuringAim.Decide)
     {
         if (work is null) return null;
         var (value, complaint) = Value(work);
         var unit = work.Figure?.Unit ?? (work.Tries.Count > 0 ? WrittenFigure.Name(work.Tries[^1].Unit) : "mm");
-        var next = work.Kept is null && complaint is null && visit.Tray is { } tray ? NextTry.Of(tray.BladesMm, work.Trials, value, gap, MeasuringAim.Decide) : null;
+        var next = work.Kept is null && complaint is null && visit.Tray is { } tray ? NextTry.Of(tray.BladesMm, work.Trials, value, gap, aim) : null;
         var judged = work.Judge(gap);
         var corrected = work.Tries.LastOrDefault(t => t.CorrectedFigure is not null);
         return new SheetReadingRecord

@@ -79,6 +79,11 @@ public sealed record SheetPointRecord
     /// <summary>Left alone, the chance of being out of its window at the book's next visit, where that is more than its share of the risk.</summary>
     public double? OutByNextVisit { get; init; }
     public Core.Drift.LimitSide? OutSide { get; init; }
+
+    /// <summary>Only a finer figure tells whether it can stay until the next visit: the next blade narrows.</summary>
+    public bool WorthFiner { get; init; }
+
+    /// <summary>The figure that lasts longest, and the hours it gives the engine.</summary>
     public double? AimOffMm { get; init; }
     public double? AimOffHours { get; init; }
     public string? FittedShim { get; init; }

@@ -93,7 +93,9 @@ public static class TypeOutlook
 
     private static EngineOutlook Engine(EngineRecord engine, EngineWear? wear, DateOnly today, FleetRisk fleet, string? trouble)
     {
-        var points = engine.Points.Select(point => Point(engine, point, wear, fleet)).ToList();
+        var books = engine.Points.Where(p => p.Spec is not null).ToDictionary(p => WearOfRecords.PointId(engine, p), p => p.Spec!.AimMm, StringComparer.Ordinal);
+        var aims = wear is { KnowsRates: true } ? AimAhead.Of(wear, books, fleet.Risk) : new Dictionary<string, AimAhead>();
+        var points = engine.Points.Select(point => Point(engine, point, wear, fleet, aims)).ToList();
         var findings = points.Where(p => p.Standing is VerdictState.Tight or VerdictState.Loose).OrderBy(p => p.Standing).ToList();
         if (wear is null || wear.Now.Points.Count == 0 || !wear.KnowsRates)
         {
@@ -128,18 +130,17 @@ public static class TypeOutlook
         static EngineHours? Hours(double? hours) => hours is { } h ? EngineHours.Near(h) : null;
     }
 
-    private static PointOutlook Point(EngineRecord engine, PointRecord point, EngineWear? wear, FleetRisk fleet)
+    private static PointOutlook Point(EngineRecord engine, PointRecord point, EngineWear? wear, FleetRisk fleet, IReadOnlyDictionary<string, AimAhead> aims)
     {
         var id = WearOfRecords.PointId(engine, point);
         var ahead = wear?.Ahead(id);
         var known = wear?.KnowsRates ?? false;
         var own = known ? ahead?.HoursTo(fleet.Risk, HoursToRisk.DefaultHorizonHours) : null;
-        var aim = wear is not null && known && point.Spec is { } spec ? AimAhead.Best(wear, id, spec.AimMm, fleet.Risk / Math.Max(1, engine.Points.Count)) : null;
         var standing = Standing(point);
         return new PointOutlook(point.Label, wear?.Points.FirstOrDefault(p => p.Id == id), ahead, standing, own is { } hours ? EngineHours.Near(hours) : null, own is { } at ? ahead!.Side(at) : null)
         {
             Shown = Shown(point, standing, ahead),
-            Aim = aim is not null && Math.Abs(aim.AimMm - point.Spec!.AimMm) > 1e-9 ? aim : null,
+            Aim = aims.GetValueOrDefault(id),
         };
     }
 

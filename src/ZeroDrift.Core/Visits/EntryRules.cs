@@ -142,7 +142,15 @@ internal static class EntryRules
         {
             return new Refusal(RefusalCode.BladesContradict) { Points = [reading.Point], Detail = bad.Message };
         }
-        return !e.Sure && IsDoubtful(fold, reading) ? new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point] } : null;
+        return !e.Sure && IsDoubtful(fold, reading) ? new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Look = Look(fold, reading) } : null;
+    }
+
+    /// <summary>The second look a surprise asks for; null where the record expected nothing.</summary>
+    private static SecondLook? Look(VisitFold fold, ReadingWork reading)
+    {
+        var value = reading.Value();
+        return reading.Stage == ReadingStage.AsFound && fold.Context.Expected.TryGetValue(reading.Point, out var expected) && (value.EstimateMm ?? value.UpperMm ?? value.LowerMm) is { } read
+            ? SecondLook.Of(expected.ClearanceMm, read, fold.Tray) : null;
     }
 
     /// <summary>Over three errors from what the record expects; without an expectation ten times the window or a tenth of it; an as-left out of its window.</summary>

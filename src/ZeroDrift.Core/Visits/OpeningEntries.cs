@@ -93,6 +93,9 @@ public sealed record Opened : Entry
     /// <summary>Blades or dial.</summary>
     public MeasuringMeans? Measuring { get; init; }
 
+    /// <summary>What else is measured with: a micrometer, a dial, by the name written on it.</summary>
+    public IReadOnlyList<string> Instruments { get; init; } = [];
+
     /// <summary>A head on a bench: no hours, no make-safe, no stops, not in the trend.</summary>
     public bool Bench { get; init; }
 

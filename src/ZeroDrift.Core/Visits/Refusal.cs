@@ -71,6 +71,9 @@ public sealed record Refusal(string Code)
     /// <summary>A sentence of the calculation that refused, where it knows more than the code says.</summary>
     public string? Detail { get; init; }
 
+    /// <summary>What a surprising figure is looked at again with.</summary>
+    public SecondLook? Look { get; init; }
+
     /// <summary>The visit that stands in the way.</summary>
     public Guid? VisitId { get; init; }
 }

@@ -90,6 +90,19 @@ public sealed class Visit
     /// <summary>The blades at hand.</summary>
     public Tray? Tray => fold.Tray;
 
+    /// <summary>Everything it was measured with, by name: the blade sets, and what was named beside them.</summary>
+    public IReadOnlyList<string> Instruments => [.. Live().SelectMany(NamesOf).Distinct(StringComparer.Ordinal)];
+
+    private static IEnumerable<string> NamesOf(Entry entry) => entry switch
+    {
+        Opened e => e.Instruments.Concat(Named(e.Tray?.SetId)),
+        Chose e => Named(e.Tray?.SetId),
+        Tried e => Named(e.BladeSet),
+        _ => [],
+    };
+
+    private static IEnumerable<string> Named(string? name) => name is null ? [] : [name];
+
     /// <summary>The stops of the school in force.</summary>
     public StopPlan Plan => fold.Plan;
 
@@ -147,6 +160,27 @@ public sealed class Visit
 
     /// <summary>Two points that read as each other was expected to, and nobody has said whether they were swapped.</summary>
     public SwappedPair? Swapped => fold.Answers.ContainsKey(VisitQuestion.Swapped) ? null : SwappedPair.Of(BesideExpected());
+
+    /// <summary>The gaps measured more than once: as found with its repeats, and what was left with what a second person read when countersigning.</summary>
+    public IReadOnlyList<SameGap> SameGaps
+    {
+        get
+        {
+            var second = fold.Countersigned.SelectMany(c => c.Readings.Where(r => r.Reading.EstimateMm is not null).Select(r => (r.Point, Gap: new GapReading(c.By, r.Reading.EstimateMm!.Value)))).ToLookup(r => r.Point, r => r.Gap);
+            var gaps = new List<SameGap>();
+            foreach (var point in Points)
+            {
+                List<GapReading> found = [.. point.Repeats.Prepend(point.Found).SelectMany(Said)];
+                // Where something was set, the second person measured what was left.
+                var isSet = point.Left is { } left && left.Reading != point.Found?.Reading;
+                gaps.Add(new SameGap(point.Point, isSet ? found : [.. found, .. second[point.Point]]));
+                if (isSet) gaps.Add(new SameGap(point.Point, [.. Said(point.Left), .. second[point.Point]]));
+            }
+            return [.. gaps.Where(g => g.Readings.Count > 1)];
+
+            static IEnumerable<GapReading> Said(FigureView? figure) => figure?.Value.EstimateMm is { } mm ? [new GapReading(figure.By, mm)] : [];
+        }
+    }
 
     private List<FoundBesideExpected> BesideExpected()
     {

@@ -69,6 +69,12 @@ public sealed class EngineWear
             ? Ahead(line, FreshlySet(line, mm) with { StartVariance = uncertaintyMm * uncertaintyMm }, default).ToAhead()
             : null;
 
+    /// <summary>R(D) with every point freshly left at a figure, landed on with uncertainty u; the set figure where none is named.</summary>
+    public RiskCurve LeftAt(IReadOnlyDictionary<string, Clearance> figures, double uncertaintyMm) => Curve(
+        engine.Lines.Where(l => l.Point.Window is not null),
+        l => FreshlySet(l, figures.TryGetValue(l.Point.Id, out var mm) ? mm : SetMm(l)) with { StartVariance = uncertaintyMm * uncertaintyMm },
+        default);
+
     /// <summary>Variance of a reading to come at a point beside what it stands at: a reading's own, a visit's and a hand's, mm².</summary>
     public double ReadingVarianceMm2 => Square(components.ReadingSdMm) + Common;
 

@@ -73,23 +73,8 @@ public sealed class PointAhead
     /// <summary>The likelier side.</summary>
     public LimitSide Side(double hours) => Tight(hours) >= Loose(hours) ? LimitSide.Tight : LimitSide.Loose;
 
-    /// <summary>
-    /// The first of 10 h steps at which its own chance of standing out reaches <paramref name="chance"/>; null at or beyond the horizon. A chance may
-    /// fall before it rises, so the years are looked through in hundreds of hours and the hundred that holds the answer in tens.
-    /// </summary>
-    public double? HoursTo(double chance, double horizonHours)
-    {
-        const double coarse = 100, fine = 10;
-        if (Out(0) >= chance) return 0;
-        for (var end = coarse; end < horizonHours + coarse; end += coarse)
-        {
-            if (Out(end) < chance) continue;
-            var at = end - coarse + fine;
-            while (at < end && Out(at) < chance) at += fine;
-            return at < horizonHours ? at : null;
-        }
-        return null;
-    }
+    /// <summary>The first of 10 h steps at which its own chance of standing out reaches <paramref name="chance"/>; null at or beyond the horizon.</summary>
+    public double? HoursTo(double chance, double horizonHours) => FirstReached.Hours(Out, chance, horizonHours);
 
     /// <summary>The clearance that <paramref name="share"/> of what is expected stands below, mm.</summary>
     public double Quantile(double hours, double share)

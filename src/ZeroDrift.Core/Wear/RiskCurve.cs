@@ -52,6 +52,9 @@ public sealed class RiskCurve
         return Math.Clamp(1 - all / RootPi, 0, 1);
     }
 
+    /// <summary>The first of 10 h steps at which it reaches <paramref name="risk"/>; null at or beyond the horizon.</summary>
+    public double? HoursTo(double risk, double horizonHours) => FirstReached.Hours(At, risk, horizonHours);
+
     /// <summary>What the points share after <paramref name="hours"/> more, mm².</summary>
     public double SharedVariance(double hours) => Math.Max(0, common.At(hours / 1000, Math.Exp(-hours / WearLayoutBuilder.BeddingHours)));
 

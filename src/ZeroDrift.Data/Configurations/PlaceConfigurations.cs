@@ -38,6 +38,16 @@ internal sealed class PersonConfiguration : IEntityTypeConfiguration<PersonRow>
     public void Configure(EntityTypeBuilder<PersonRow> builder) => builder.HasIndex(p => p.NameKey).IsUnique();
 }
 
+internal sealed class InstrumentConfiguration : IEntityTypeConfiguration<InstrumentRow>
+{
+    public void Configure(EntityTypeBuilder<InstrumentRow> builder)
+    {
+        builder.HasIndex(i => i.NameKey).IsUnique();
+        builder.Property(i => i.Version).IsConcurrencyToken();
+        builder.Ignore(i => i.Check);
+    }
+}
+
 internal sealed class ChangeConfiguration : IEntityTypeConfiguration<ChangeRow>
 {
     public void Configure(EntityTypeBuilder<ChangeRow> builder) => builder.HasIndex(c => new { c.SubjectId, c.Id });

@@ -15,6 +15,25 @@ internal sealed class ReadingConfiguration : IEntityTypeConfiguration<ReadingRow
     }
 }
 
+internal sealed class VisitInstrumentConfiguration : IEntityTypeConfiguration<VisitInstrumentRow>
+{
+    public void Configure(EntityTypeBuilder<VisitInstrumentRow> builder)
+    {
+        builder.HasKey(i => new { i.VisitKey, i.NameKey });
+        builder.HasIndex(i => i.NameKey);
+        builder.HasOne<VisitRow>().WithMany(v => v.Instruments).HasForeignKey(i => i.VisitKey).OnDelete(DeleteBehavior.Restrict);
+    }
+}
+
+internal sealed class SameGapConfiguration : IEntityTypeConfiguration<SameGapRow>
+{
+    public void Configure(EntityTypeBuilder<SameGapRow> builder)
+    {
+        builder.HasKey(r => new { r.VisitKey, r.Gap, r.Reading });
+        builder.HasOne<VisitRow>().WithMany().HasForeignKey(r => r.VisitKey).OnDelete(DeleteBehavior.Restrict);
+    }
+}
+
 internal sealed class OutlookConfiguration : IEntityTypeConfiguration<OutlookRow>
 {
     public void Configure(EntityTypeBuilder<OutlookRow> builder)

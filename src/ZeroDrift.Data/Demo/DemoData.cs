@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
@@ -24,6 +25,7 @@ public static class DemoData
         data.EngineTypes.AddRange(types);
         var people = ((string[])["Marit", "Olav", "Tove"]).Select(name => new PersonRow { Id = DemoIds.For("person/" + name), Name = name, Initials = Initials.Of(name) }).ToList();
         data.People.AddRange(people);
+        data.Instruments.AddRange(Instruments(today));
         var engines = Engines(engineCount).ToList();
         var sites = engines.Select(e => e.Site).Distinct().ToDictionary(name => name, name => new SiteRow { Id = DemoIds.For("site/" + name), Name = name });
         data.Sites.AddRange(sites.Values);
@@ -51,6 +53,18 @@ public static class DemoData
         await ExpectAsync(data, today);
         await transaction.CommitAsync();
         return rates;
+    }
+
+    /// <summary>Everyone's own blades, checked on different days, one of them too long ago, and what the depot keeps for all.</summary>
+    private static IEnumerable<InstrumentRow> Instruments(DateOnly today)
+    {
+        yield return Set("Marit's set", today.AddDays(-75));
+        yield return Set("Olav's set", today.AddDays(-410));
+        yield return Set("Tove's set", today.AddDays(-140));
+        yield return new InstrumentRow { Id = DemoIds.For("instrument/micrometer"), Name = "Depot micrometer, 0 to 25", Kind = InstrumentKind.Micrometer, LastCheck = today.AddDays(-200) };
+        yield return new InstrumentRow { Id = DemoIds.For("instrument/dial"), Name = "Dial rig", Kind = InstrumentKind.Dial, LastCheck = today.AddDays(-200) };
+
+        static InstrumentRow Set(string name, DateOnly check) => new() { Id = DemoIds.For("instrument/" + name), Name = name, Kind = InstrumentKind.BladeSet, Unit = "mm", Blades = Trays.Metric, LastCheck = check };
     }
 
     /// <summary>What is open today was opened with what the record expects.</summary>

@@ -366,6 +366,58 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("Fleet");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.InstrumentRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.PrimitiveCollection<string>("Blades")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("CheckEveryMonths")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("LastCheck")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("NameKey")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("SuspectFrom")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Unit")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Why")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("Withdrawn")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("NameKey")
+                        .IsUnique();
+
+                    b.ToTable("Instruments");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.LashPointRow", b =>
                 {
                     b.Property<byte[]>("Id")
@@ -687,6 +739,33 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("RefusedEntries");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.SameGapRow", b =>
+                {
+                    b.Property<long>("VisitKey")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Gap")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Reading")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("By")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<double>("Mm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Point")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("VisitKey", "Gap", "Reading");
+
+                    b.ToTable("SameGaps");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.SiteRow", b =>
                 {
                     b.Property<byte[]>("Id")
@@ -769,6 +848,21 @@ namespace ZeroDrift.Data.Migrations
                     b.HasKey("EngineTypeId");
 
                     b.ToTable("TypeFits");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.VisitInstrumentRow", b =>
+                {
+                    b.Property<long>("VisitKey")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("NameKey")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("VisitKey", "NameKey");
+
+                    b.HasIndex("NameKey");
+
+                    b.ToTable("VisitInstruments");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.VisitRow", b =>
@@ -1045,6 +1139,15 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired();
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.SameGapRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.VisitRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitKey")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.SpecRevisionRow", b =>
                 {
                     b.HasOne("ZeroDrift.Data.Model.EngineTypeRow", null)
@@ -1107,6 +1210,15 @@ namespace ZeroDrift.Data.Migrations
                     b.Navigation("Lines");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.VisitInstrumentRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.VisitRow", null)
+                        .WithMany("Instruments")
+                        .HasForeignKey("VisitKey")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.VisitRow", b =>
                 {
                     b.HasOne("ZeroDrift.Data.Model.ContextRow", null)
@@ -1138,6 +1250,8 @@ namespace ZeroDrift.Data.Migrations
 
             modelBuilder.Entity("ZeroDrift.Data.Model.VisitRow", b =>
                 {
+                    b.Navigation("Instruments");
+
                     b.Navigation("Readings");
                 });
 #pragma warning restore 612, 618

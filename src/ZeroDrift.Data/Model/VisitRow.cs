@@ -57,4 +57,5 @@ public sealed class VisitRow
     public int Corrections { get; set; }
 
     public List<ReadingRow> Readings { get; set; } = [];
+    public List<VisitInstrumentRow> Instruments { get; set; } = [];
 }

@@ -86,7 +86,7 @@ public sealed record PointContent
     /// <summary>The chance that it is a fast valve.</summary>
     public double FastProbability { get; init; }
 
-    /// <summary>The figure that lasts longest, and what it gains over the book's.</summary>
+    /// <summary>The figure that lasts longest, and the hours it gives the engine over the book's.</summary>
     public double? AimMm { get; init; }
     public double? AimGainHours { get; init; }
     public double? HoursToRisk { get; init; }

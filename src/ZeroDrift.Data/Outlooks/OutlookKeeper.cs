@@ -2,7 +2,6 @@ using System.Security.Cryptography;
 using System.Text;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Visits;
-using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Wear;
@@ -14,7 +13,7 @@ namespace ZeroDrift.Data.Outlooks;
 public static class OutlookKeeper
 {
     /// <summary>The model the rows name.</summary>
-    public const string Model = "6b";
+    public const string Model = "6b.2";
 
     /// <summary>A type of so few engines is fitted whole at once: its group is the engine itself and its sisters.</summary>
     private const int FitAtOnceUpTo = 4;
@@ -198,12 +197,12 @@ public static class OutlookKeeper
             UnlikeSiblings = outlook.UnlikeSiblings,
             FastProbability = outlook.Wear?.FastProbability ?? 0,
             AimMm = outlook.Aim?.AimMm,
-            AimGainHours = outlook.Aim is { } aim ? (aim.HoursAtAim ?? HoursToRisk.DefaultHorizonHours) - (aim.HoursAtBook ?? HoursToRisk.DefaultHorizonHours) : null,
+            AimGainHours = outlook.Aim?.EngineGainHours,
             HoursToRisk = outlook.HoursToRisk,
             Side = outlook.Side,
             Shown = outlook.Shown,
             Fan = outlook.Ahead?.Fan(fanHours),
-            Expected = before.Mm is null && mean is null ? null : new ExpectedRecord(outlook.Label, mean, surprise, outlook.Wear?.MmPer1000h, outlook.Wear?.StandardErrorMmPer1000h, before.Mm, before.Hours),
+            Expected = before.Mm is null && mean is null ? null : new ExpectedRecord(outlook.Label, mean, surprise, outlook.Wear?.MmPer1000h, outlook.Wear?.StandardErrorMmPer1000h, before.Mm, before.Hours, outlook.Aim?.AimMm, outlook.Aim?.EngineGainHours),
         };
     }
 }

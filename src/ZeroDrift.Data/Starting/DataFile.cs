@@ -44,6 +44,7 @@ public static class DataFile
                     await Storage.Backup.CopyAsync(path, making);
                     await context.Database.ExecuteSqlRawAsync("DROP TABLE IF EXISTS \"__EFMigrationsLock\"");
                     await context.Database.MigrateAsync();
+                    if (!await context.VisitInstruments.AnyAsync()) await Rebuild.MeansAsync(context);
                     if (!await context.Outlooks.AnyAsync(o => o.Model != OutlookKeeper.Model)) return;
                     say("Working out every engine's outlook by the new model…");
                     await Rebuild.OutlooksAsync(context, DateOnly.FromDateTime(now));

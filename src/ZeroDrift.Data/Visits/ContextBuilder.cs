@@ -25,7 +25,7 @@ public static class ContextBuilder
         return record with
         {
             Meter = last is null ? null : new ContextMeterRecord(last.Date, last.NewMeterShows ?? last.ShownHours, meter.ToHistory().Offset),
-            OwnFeel = [.. (await Hands.CheckedAsync(data, fleet.FeelSdMm)).OrderBy(f => f.Key).Select(f => new OwnFeelRecord(f.Key, f.Value))],
+            OwnFeel = [.. (await Hands.KnownAsync(data, fleet.FeelSdMm)).OrderBy(f => f.Key).Select(f => new OwnFeelRecord(f.Key, f.Value))],
             NextVisitHours = NextVisit(type, outlook?.Usage.HoursPerDay ?? engine.DutyHoursPerDay),
             SharedSdMm = outlook?.SharedSdMm ?? 0,
             Expected = outlook is null ? [] : [.. outlook.Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],

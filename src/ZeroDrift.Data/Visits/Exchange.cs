@@ -197,6 +197,7 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
             if (before.Find(b => b.Point == reading.Point && b.Stage == reading.Stage) is { } present) data.Entry(present).CurrentValues.SetValues(reading);
             else data.Readings.Add(reading);
         }
+        await MeansAsync(data, row, visit);
         foreach (var mark in visit.Marks)
         {
             var known = await data.Marks.FindAsync(row.EngineId, mark.Name);
@@ -207,6 +208,17 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         if (!outlook) return null;
         var typeId = await data.Engines.Where(e => e.Id == row.EngineId).Select(e => e.EngineTypeId).FirstAsync();
         return await OutlookKeeper.RefreshAsync(data, row.EngineId, today) ? typeId : null;
+    }
+
+    /// <summary>Brings up what a visit was measured with, and what it teaches of the hands.</summary>
+    public static async Task MeansAsync(ZeroDriftContext data, VisitRow row, Visit visit)
+    {
+        var before = await data.VisitInstruments.Where(i => i.VisitKey == row.Key).ToListAsync();
+        var after = VisitProjection.Instruments(row, visit);
+        data.VisitInstruments.RemoveRange(before.Where(b => after.TrueForAll(a => a.NameKey != b.NameKey)));
+        data.VisitInstruments.AddRange(after.Where(a => before.TrueForAll(b => b.NameKey != a.NameKey)));
+        await data.SameGaps.Where(r => r.VisitKey == row.Key).ExecuteDeleteAsync();
+        data.SameGaps.AddRange(VisitProjection.SameGaps(row, visit));
     }
 
     /// <summary>The meter as it was read at the opening; follows a correction of it.</summary>

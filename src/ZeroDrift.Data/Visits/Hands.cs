@@ -1,36 +1,31 @@
 using Microsoft.EntityFrameworkCore;
-using ZeroDrift.Core.Visits;
 using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Data.Visits;
 
-/// <summary>Each person's hand, from what they measured twice and from checks on known gaps.</summary>
+/// <summary>Each person's hand, from gaps measured more than once and from checks on known gaps.</summary>
 public static class Hands
 {
-    /// <summary>Older visits say little of today's hand.</summary>
-    private const int VisitsLookedAt = 40;
+    /// <summary>Older readings say little of today's hand.</summary>
+    private const int ReadingsLookedAt = 4000;
 
     /// <summary>The hand of one person.</summary>
     public static async Task<Hand> OfAsync(ZeroDriftContext data, Guid person, double usualSdMm)
     {
         var checks = await data.FeelChecks.AsNoTracking().Where(c => c.PersonId == person).Select(c => new FeelCheck(c.KnownMm, c.FeltMm)).ToListAsync();
-        var visits = await data.Visits.AsNoTracking().Where(v => v.OpenedBy == person && v.State == VisitState.Signed && !v.Bench).OrderByDescending(v => v.Key).Take(VisitsLookedAt).Select(v => v.Id).ToListAsync();
-        var repeated = new List<IReadOnlyList<double>>();
-        foreach (var id in visits)
-        {
-            var visit = (await VisitReader.LoadAsync(data, id))!.Visit;
-            repeated.AddRange(visit.Points.Where(p => p.Repeats.Count > 0 && p.Found is not null).Select(p => Own(p, person)));
-        }
-        return Hand.Of(repeated, checks, usualSdMm);
+        return Hand.Of(person, await GapsAsync(data), checks, usualSdMm);
     }
 
-    /// <summary>The repeatability of everyone who has been checked: what stands behind their readings in a visit opened now.</summary>
-    public static async Task<IReadOnlyDictionary<Guid, double>> CheckedAsync(ZeroDriftContext data, double usualSdMm)
+    /// <summary>The repeatability of everyone of whom anything is known: what stands behind their readings in a visit opened now.</summary>
+    public static async Task<IReadOnlyDictionary<Guid, double>> KnownAsync(ZeroDriftContext data, double usualSdMm)
     {
-        var checks = (await data.FeelChecks.AsNoTracking().ToListAsync()).ToLookup(c => c.PersonId);
-        return checks.ToDictionary(p => p.Key, p => Hand.Of([], [.. p.Select(c => new FeelCheck(c.KnownMm, c.FeltMm))], usualSdMm).RepeatSdMm);
+        var checks = (await data.FeelChecks.AsNoTracking().ToListAsync()).ToLookup(c => c.PersonId, c => new FeelCheck(c.KnownMm, c.FeltMm));
+        var gaps = await GapsAsync(data);
+        return checks.Select(c => c.Key).Union(gaps.SelectMany(g => g.Readings.Select(r => r.By)))
+            .Select(person => (Person: person, Hand: Hand.Of(person, gaps, [.. checks[person]], usualSdMm))).Where(h => h.Hand.Repeats > 0).ToDictionary(h => h.Person, h => h.Hand.RepeatSdMm);
     }
 
-    private static List<double> Own(PointView point, Guid person) =>
-        [.. point.Repeats.Prepend(point.Found!).Where(f => f.By == person && f.Value.EstimateMm is not null).Select(f => (double)f.Value.EstimateMm!.Value)];
+    private static async Task<IReadOnlyList<SameGap>> GapsAsync(ZeroDriftContext data) =>
+        [.. (await data.SameGaps.AsNoTracking().OrderByDescending(r => r.VisitKey).Take(ReadingsLookedAt).ToListAsync())
+            .GroupBy(r => (r.VisitKey, r.Gap)).Select(g => new SameGap(g.First().Point, [.. g.OrderBy(r => r.Reading).Select(r => new GapReading(r.By, r.Mm))]))];
 }

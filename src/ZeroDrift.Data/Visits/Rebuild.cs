@@ -12,6 +12,8 @@ public static class Rebuild
     {
         await data.Readings.ExecuteDeleteAsync();
         await data.Marks.ExecuteDeleteAsync();
+        await data.VisitInstruments.ExecuteDeleteAsync();
+        await data.SameGaps.ExecuteDeleteAsync();
         var ids = await data.Visits.AsNoTracking().OrderBy(v => v.Key).Select(v => v.Id).ToListAsync();
         foreach (var id in ids)
         {
@@ -21,6 +23,18 @@ public static class Rebuild
         }
         await OutlooksAsync(data, today, say);
         return ids.Count;
+    }
+
+    /// <summary>Notes for every visit what it was measured with and which gaps were measured twice; for a file whose visits were kept before that was noted.</summary>
+    public static async Task MeansAsync(ZeroDriftContext data)
+    {
+        foreach (var id in await data.Visits.AsNoTracking().OrderBy(v => v.Key).Select(v => v.Id).ToListAsync())
+        {
+            var stored = (await VisitReader.LoadAsync(data, id))!;
+            await Exchange.MeansAsync(data, stored.Row, stored.Visit);
+            await data.SaveChangesAsync();
+            data.ChangeTracker.Clear();
+        }
     }
 
     /// <summary>Works out every outlook anew, by the model of this version.</summary>

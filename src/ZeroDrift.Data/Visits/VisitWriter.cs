@@ -14,6 +14,8 @@ public sealed class VisitWriter(ZeroDriftContext data) : IDisposable
     private readonly BulkInsert<VisitRow> visits = new(data);
     private readonly BulkInsert<EntryRow> entries = new(data);
     private readonly BulkInsert<ReadingRow> readings = new(data);
+    private readonly BulkInsert<VisitInstrumentRow> instruments = new(data);
+    private readonly BulkInsert<SameGapRow> gaps = new(data);
     private long key;
 
     /// <summary>Keeps a context.</summary>
@@ -33,6 +35,8 @@ public sealed class VisitWriter(ZeroDriftContext data) : IDisposable
         visits.Add(row);
         entries.Add(draft.Rows(key));
         readings.Add(VisitProjection.Readings(row, folded));
+        instruments.Add(VisitProjection.Instruments(row, folded));
+        gaps.Add(VisitProjection.SameGaps(row, folded));
         return row;
     }
 
@@ -45,5 +49,7 @@ public sealed class VisitWriter(ZeroDriftContext data) : IDisposable
         visits.Dispose();
         entries.Dispose();
         readings.Dispose();
+        instruments.Dispose();
+        gaps.Dispose();
     }
 }

@@ -28,6 +28,10 @@ public sealed record DriftVisit
     /// <summary>Further off than visits stray, and nobody has answered for it.</summary>
     public required bool Asked { get; init; }
 
+    /// <summary>What it was measured with and is withdrawn since, with why; null where nothing is, or somebody answered.</summary>
+    public string? MeasuredWith { get; init; }
+    public string? WithdrawnWhy { get; init; }
+
     /// <summary>Left out of the rates: warm, otherBlades; null where it counts.</summary>
     public string? LeftOut { get; init; }
 }
@@ -62,7 +66,7 @@ public sealed record DriftPoint
     public double? HoursToRisk { get; init; }
     public LimitSide? Side { get; init; }
 
-    /// <summary>The figure that lasts longest, and what it gains over the book's.</summary>
+    /// <summary>The figure that lasts longest, and the hours it gives the engine over the book's.</summary>
     public double? AimMm { get; init; }
     public double? AimGainHours { get; init; }
     public required IReadOnlyList<FanStep> Fan { get; init; }

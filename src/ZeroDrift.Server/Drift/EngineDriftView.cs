@@ -8,6 +8,7 @@ using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Visits;
 using ZeroDrift.Server.Errors;
+using ZeroDrift.Server.Instruments;
 using ZeroDrift.Server.Outlooks;
 
 namespace ZeroDrift.Server.Drift;
@@ -103,6 +104,7 @@ internal static class EngineDriftView
     private static async Task<IReadOnlyList<DriftVisit>> VisitsAsync(ZeroDriftContext data, List<VisitRow> visits, OutlookContent outlook, Dictionary<Guid, string> people)
     {
         var shifts = outlook.Visits.ToDictionary(v => v.Visit);
+        var suspect = visits.Count == 0 ? [] : (await Suspicion.OfAsync(data, visits[0].EngineId)).SelectMany(s => s.Select(v => (v.VisitId, Instrument: s.Key))).DistinctBy(s => s.VisitId).ToDictionary(s => s.VisitId, s => s.Instrument);
         var all = new List<DriftVisit>();
         foreach (var visit in visits)
         {
@@ -120,6 +122,8 @@ internal static class EngineDriftView
                 ShiftMm = shift?.ShiftMm,
                 ShiftStandardErrorMm = shift?.StandardErrorMm,
                 Asked = asked,
+                MeasuredWith = suspect.GetValueOrDefault(visit.Id)?.Name,
+                WithdrawnWhy = suspect.GetValueOrDefault(visit.Id)?.Why,
                 LeftOut = visit.OutOfTrend ? visit.OutOfTrendBecause ?? "warm" : null,
             });
         }

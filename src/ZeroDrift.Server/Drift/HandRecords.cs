@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Wear;
+
 namespace ZeroDrift.Server.Drift;
 
 /// <summary>What one hand is like, shown to its owner first.</summary>
@@ -14,9 +16,12 @@ public sealed record HandResponse
 
     /// <summary>Degrees of freedom behind the repeatability.</summary>
     public required int Repeats { get; init; }
-    public double? CheckBiasMm { get; init; }
-    public double? CheckBiasErrorMm { get; init; }
-    public required int Checks { get; init; }
+
+    /// <summary>Off on known gaps; null without checks.</summary>
+    public MeasuredBias? OnKnownGaps { get; init; }
+
+    /// <summary>Off beside whoever measured the same gap, countersigning or repeating; null where nobody did.</summary>
+    public MeasuredBias? BesideOthers { get; init; }
 
     /// <summary>How much looser than the others it reads on engines, over all types; null where it measured none.</summary>
     public double? BiasMm { get; init; }

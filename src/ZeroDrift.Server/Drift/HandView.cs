@@ -29,9 +29,8 @@ internal static class HandView
             RepeatSdMm = hand.RepeatSdMm,
             UsualSdMm = fleet.FeelSdMm,
             Repeats = hand.Repeats,
-            CheckBiasMm = hand.CheckBiasMm,
-            CheckBiasErrorMm = hand.CheckBiasErrorMm,
-            Checks = hand.Checks,
+            OnKnownGaps = hand.OnKnownGaps,
+            BesideOthers = hand.BesideOthers,
             BiasMm = weight > 0 ? sum / weight : null,
             BiasErrorMm = weight > 0 ? 1 / Math.Sqrt(weight) : null,
         };

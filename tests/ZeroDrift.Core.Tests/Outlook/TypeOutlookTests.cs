@@ -156,6 +156,27 @@ public class TypeOutlookTests
         Assert.True(outlook.Points[0].Wear!.MmPer1000h < 0 && outlook.Points[2].Wear!.MmPer1000h > 0);
     }
 
+    [Fact]
+    public void Of_two_that_press_alike_each_is_left_looser_for_the_engines_sake_and_a_quiet_one_gains_it_nothing()
+    {
+        var outlook = TypeOutlook.Of([Engine("e1", [Point("1E", -0.02), Point("2E", -0.02), Opening("1I")])], Today).Engines[0];
+        var aims = outlook.Points.ToDictionary(p => p.Label, p => p.Aim);
+
+        Assert.True(aims["1E"]!.AimMm > 0.405 && aims["2E"]!.AimMm > 0.405, "closing valves are left looser than the book's 0.40");
+        Assert.True(aims["1E"]!.EngineGainHours > 100 && aims["2E"]!.EngineGainHours > 100, $"{aims["1E"]} {aims["2E"]}");
+        Assert.True((aims["1I"]?.EngineGainHours ?? 0) < aims["1E"]!.EngineGainHours, $"{aims["1I"]}");
+    }
+
+    [Fact]
+    public void Left_at_its_aims_an_engine_is_never_over_its_risk_at_once()
+    {
+        // A window so narrow that a looser figure would be out as often as not.
+        var narrow = Asked(0.38, 0.42, 0.40);
+        var outlook = TypeOutlook.Of([Engine("e1", [.. Enumerable.Range(1, 6).Select(i => Point($"{i}E", -0.02) with { Spec = narrow })])], Today).Engines[0];
+
+        Assert.All(outlook.Points, p => Assert.True(p.Aim is null || (p.Aim.AimMm > 0.38 && p.Aim.AimMm < 0.42), $"{p.Label}: {p.Aim}"));
+    }
+
     private static PointRecord Opening(string label) => Point(label, 0.01) with { Group = "Intake" };
 
     private static PointRecord Steady(string label) => Point(label, -0.0005);

@@ -1,3 +1,4 @@
+using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 
@@ -136,6 +137,16 @@ public class OrderTests
         var other = Guid.CreateVersion7();
         visit.Figure(other, "1E", "0.38", unproved: true);
         Assert.Null(visit.Keep(other).Refusal);
+    }
+
+    [Fact]
+    public void A_surprise_names_the_blades_on_both_sides_of_what_was_expected()
+    {
+        var tray = new Tray(null, LengthUnit.Millimetre, ["0.40", "0.20", "0.25", "0.30", "0.35"]);
+
+        Assert.Equal((true, "0.35 0.40"), (SecondLook.Of(0.38, 0.30, tray).ReadsTight, string.Join(' ', SecondLook.Of(0.38, 0.30, tray).Blades)));
+        Assert.Equal((false, "0.40"), (SecondLook.Of(0.42, 0.50, tray).ReadsTight, string.Join(' ', SecondLook.Of(0.42, 0.50, tray).Blades)));
+        Assert.Empty(SecondLook.Of(0.42, 0.50, null).Blades);
     }
 
     [Fact]

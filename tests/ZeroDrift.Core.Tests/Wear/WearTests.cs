@@ -137,6 +137,34 @@ public sealed class WearTests
         Near(1.105098, plan.CostPerHour * 1000, 1e-6);
     }
 
+    /// <summary>Generalised least squares on the marginal covariance, in tests/reference/outlook.py: another way to the same figures.</summary>
+    [Theory]
+    [InlineData("0.0", 0)]
+    [InlineData("0.004", 0.004)]
+    public void Generalised_least_squares_on_the_marginal_covariance_says_the_same(string row, double psi)
+    {
+        var fit = WearFit.Of(Small(), Held(psi));
+        var reference = Reference().Where(r => r[0] == row).ToDictionary(r => r[1], r => (Value: Number(r[2]), Error: Number(r[3])));
+        void Same(string what, double value, double error)
+        {
+            Near(reference[what].Value, value, 2e-9);
+            Near(reference[what].Error, error, 2e-9);
+        }
+        Same("mu", fit.Groups[0].MmPer1000h, fit.Groups[0].StandardErrorMmPer1000h);
+        foreach (var point in fit.Engines[0].Points) Same(point.Id, point.MmPer1000h, point.StandardErrorMmPer1000h);
+        for (var i = 0; i < 3; i++) Same($"visit{i}", fit.Engines[0].Visits[i].ShiftMm, fit.Engines[0].Visits[i].StandardErrorMm);
+        foreach (var person in fit.People) Same("person" + person.Person, person.BiasMm, person.StandardErrorMm);
+    }
+
+    private static IEnumerable<string[]> Reference()
+    {
+        var folder = AppContext.BaseDirectory;
+        while (!Directory.Exists(Path.Combine(folder, "tests/reference"))) folder = Path.GetDirectoryName(folder)!;
+        return File.ReadAllLines(Path.Combine(folder, "tests/reference/outlook.csv")).Skip(1).Select(l => l.Split(','));
+    }
+
+    private static double Number(string text) => double.Parse(text, System.Globalization.CultureInfo.InvariantCulture);
+
     private static void Near(double expected, double actual, double within) => Assert.Equal(expected, actual, within);
 
     private static WearOptions Held(double psi) => new(false, false, false)

@@ -43,6 +43,7 @@ export const queries = {
       queryKey: ['people', 'all'],
       queryFn: () => answer(api.GET('/api/people', { params: { query: { archived: true } } })),
     }),
+  instruments: () => queryOptions({ queryKey: ['instruments'], queryFn: () => answer(api.GET('/api/instruments')) }),
   sites: () => queryOptions({ queryKey: ['sites'], queryFn: () => answer(api.GET('/api/sites')) }),
   machines: () => queryOptions({ queryKey: ['machines'], queryFn: () => answer(api.GET('/api/machines')) }),
   openVisits: () =>

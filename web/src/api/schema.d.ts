@@ -582,6 +582,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list-instruments"];
+        put?: never;
+        post: operations["add-instrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change-instrument"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine-types": {
         parameters: {
             query?: never;
@@ -1232,7 +1264,7 @@ export interface components {
             side?: null | components["schemas"]["LimitSide"];
             /**
              * Format: double
-             * @description The figure that lasts longest, and what it gains over the book's.
+             * @description The figure that lasts longest, and the hours it gives the engine over the book's.
              */
             aimMm?: null | number;
             /** Format: double */
@@ -1312,6 +1344,9 @@ export interface components {
             shiftStandardErrorMm?: null | number;
             /** @description Further off than visits stray, and nobody has answered for it. */
             asked: boolean;
+            /** @description What it was measured with and is withdrawn since, with why; null where nothing is, or somebody answered. */
+            measuredWith?: null | string;
+            withdrawnWhy?: null | string;
             /** @description Left out of the rates: warm, otherBlades; null where it counts. */
             leftOut?: null | string;
         };
@@ -1742,6 +1777,10 @@ export interface components {
             beforeMm: null | number;
             /** Format: double */
             beforeHours: null | number;
+            /** Format: double */
+            aimMm?: null | number;
+            /** Format: double */
+            aimGainHours?: null | number;
         };
         ExpectedRequest: {
             /** Format: double */
@@ -1943,12 +1982,8 @@ export interface components {
              * @description Degrees of freedom behind the repeatability.
              */
             repeats: number;
-            /** Format: double */
-            checkBiasMm?: null | number;
-            /** Format: double */
-            checkBiasErrorMm?: null | number;
-            /** Format: int32 */
-            checks: number;
+            onKnownGaps?: null | components["schemas"]["MeasuredBias"];
+            besideOthers?: null | components["schemas"]["MeasuredBias"];
             /**
              * Format: double
              * @description How much looser than the others it reads on engines, over all types; null where it measured none.
@@ -1982,6 +2017,53 @@ export interface components {
             earliestDate: null | string;
             /** Format: date */
             latestDate: null | string;
+        };
+        /**
+         * @description What is measured with and checked from time to time.
+         * @enum {string}
+         */
+        InstrumentKind: "bladeSet" | "micrometer" | "dial";
+        /**
+         * @description An instrument to add, or what changes of one: what is left out stays. `checked` is the day it was found right. `withdraw` takes it out of use with
+         *     why, and `suspectFrom` since when it may have been wrong, if not since its last check; `withdraw` false puts it back.
+         */
+        InstrumentRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            name?: null | string;
+            kind?: null | components["schemas"]["InstrumentKind"];
+            unit?: null | string;
+            blades?: null | string[];
+            /** Format: date */
+            checked?: null | string;
+            /** Format: int32 */
+            checkEveryMonths?: null | number;
+            withdraw?: null | boolean;
+            /** Format: date */
+            suspectFrom?: null | string;
+            why?: null | string;
+            who?: null | string;
+        };
+        /** @description An instrument, and what it made suspect. */
+        InstrumentResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            kind: components["schemas"]["InstrumentKind"];
+            unit?: null | string;
+            blades: string[];
+            /** Format: date */
+            lastCheck?: null | string;
+            /** Format: int32 */
+            checkEveryMonths: number;
+            /** Format: date */
+            nextCheck?: null | string;
+            checkDue: boolean;
+            /** Format: date */
+            withdrawn?: null | string;
+            why?: null | string;
+            /** @description Signed visits it makes suspect that nobody has answered for. */
+            suspect: components["schemas"]["SuspectVisit"][];
         };
         /**
          * @description The kinds of job that open an engine.
@@ -2238,6 +2320,24 @@ export interface components {
             /** Format: double */
             crankDeg: number;
             trap: boolean;
+        };
+        /** @description How far a hand is off, on average. */
+        MeasuredBias: {
+            /**
+             * Format: double
+             * @description What it says minus what it should say, or what others said, mm.
+             */
+            mm: number;
+            /**
+             * Format: double
+             * @description Its standard error.
+             */
+            errorMm: number;
+            /**
+             * Format: int32
+             * @description How many gaps.
+             */
+            count: number;
         };
         /**
          * @description What the next blade is for.
@@ -2869,7 +2969,12 @@ export interface components {
              */
             outByNextVisit?: null | number;
             outSide?: null | components["schemas"]["LimitSide"];
-            /** Format: double */
+            /** @description Only a finer figure tells whether it can stay until the next visit: the next blade narrows. */
+            worthFiner?: boolean;
+            /**
+             * Format: double
+             * @description The figure that lasts longest, and the hours it gives the engine.
+             */
             aimOffMm?: null | number;
             /** Format: double */
             aimOffHours?: null | number;
@@ -3122,6 +3227,16 @@ export interface components {
             rockingCylinder: null | number;
             sign: string;
             set: components["schemas"]["PlacedPointResponse"][];
+        };
+        /** @description A visit measured with something that was withdrawn since. */
+        SuspectVisit: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            /** Format: date */
+            date: string;
         };
         /** @description Two points that read as each other was expected to. */
         SwappedRecord: {
@@ -5072,6 +5187,148 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MachineResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentResponse"][];
+                };
+            };
+        };
+    };
+    "add-instrument": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentResponse"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "change-instrument": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentResponse"];
                 };
             };
             /** @description Bad Request */

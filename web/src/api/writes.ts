@@ -77,6 +77,15 @@ export const writes = {
       answer(api.PUT('/api/people/{id}', { params: { path: { id } }, body })),
     stale: () => [['people']],
   }),
+  addInstrument: write({
+    send: (body: Schemas['InstrumentRequest']) => answer(api.POST('/api/instruments', { body })),
+    stale: () => [['instruments']],
+  }),
+  changeInstrument: write({
+    send: ({ instrumentId, ...body }: Schemas['InstrumentRequest'] & { instrumentId: string }) =>
+      answer(api.PUT('/api/instruments/{id}', { params: { path: { id: instrumentId } }, body })),
+    stale: () => [['instruments'], ['engine']],
+  }),
   addSite: write({
     send: (body: Schemas['SiteRequest']) => answer(api.POST('/api/sites', { body })),
     stale: () => [['sites']],

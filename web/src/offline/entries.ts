@@ -15,6 +15,7 @@ export type Entry =
       method?: Schemas['TurningMethod']
       setting?: Schemas['SettingOrder']
       tray?: { setId?: string; unit: string; blades: string[] }
+      instruments?: string[]
     }
   | { kind: 'ticked'; step: string; on: boolean; said?: string }
   | { kind: 'conditionStated'; condition: string; engineTemperatureC?: number | null; measureAnyway?: boolean }

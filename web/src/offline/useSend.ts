@@ -15,7 +15,7 @@ export function useSend() {
     mutationFn: ({ visitId, entries, by }: { visitId: string; entries: Entry[]; by: string }) =>
       sendNow(visitId, entries, by),
     onSuccess: async (_, { visitId }) => {
-      const stale = [['visit', visitId], ['visits'], ['yard'], ['engine'], ['drift']]
+      const stale = [['visit', visitId], ['visits'], ['yard'], ['engine'], ['drift'], ['instruments'], ['people']]
       await Promise.all(stale.map((queryKey) => client.invalidateQueries({ queryKey })))
     },
   })

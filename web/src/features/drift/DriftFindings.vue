@@ -21,16 +21,18 @@ const { answer, failure, busy } = useTrendAnswer()
 const out = computed(() => standingOut(props.drift))
 const fast = computed(() => props.drift.points.filter((p) => p.unlikeSiblings))
 const asked = computed(() => props.drift.visits.filter((v) => v.asked))
+const suspect = computed(() => props.drift.visits.filter((v) => v.measuredWith && !v.leftOut))
 const leftOut = computed(() => props.drift.visits.filter((v) => v.leftOut))
 const usual = (p: Schemas['DriftPoint']) => usualOf(props.drift, p)
 const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades, counts: 'No, count it' }
+const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }
 </script>
 
 <template>
   <section class="plate p-3" aria-label="What the figures say">
     <h2>What the figures say</h2>
     <p v-if="driftChanged(drift)" class="mb-1 mt-1">{{ driftChanged(drift) }}</p>
-    <p v-if="!out.length && !fast.length && !asked.length && !leftOut.length" class="mb-0 mt-1">
+    <p v-if="!out.length && !fast.length && !asked.length && !suspect.length && !leftOut.length" class="mb-0 mt-1">
       Nothing out of the ordinary. No history shows what has not begun.
     </p>
     <ul class="plain-list mb-0">
@@ -62,6 +64,23 @@ const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades
           <PersonField v-model="preferences.person" label="Who says so" />
           <BButton
             v-for="(text, what) in answers"
+            :key="what"
+            class="btn-plain"
+            :disabled="busy"
+            @click="answer(v.visitId, what)"
+            >{{ text }}</BButton
+          >
+        </span>
+      </li>
+      <li v-for="v in suspect" :key="`s${v.visitId}`">
+        <strong>
+          The visit of {{ day(v.date) }}, {{ hours(v.hours) }} h, was measured with {{ v.measuredWith }}, withdrawn
+          since: {{ v.withdrawnWhy }}. Do its figures hold?
+        </strong>
+        <span class="d-flex gap-2 flex-wrap align-items-center mt-1">
+          <PersonField v-model="preferences.person" label="Who says so" />
+          <BButton
+            v-for="(text, what) in bladeAnswers"
             :key="what"
             class="btn-plain"
             :disabled="busy"

@@ -33,7 +33,7 @@ const said = computed(() => {
 })
 const aim = computed(() =>
   props.point.aimMm != null && (props.point.aimGainHours ?? 0) >= 100
-    ? `Left at ${figures.value.withUnit(props.point.aimMm)} instead of ${figures.value.figure(props.point.setMm)} it would last ${hours(props.point.aimGainHours!)} h longer.`
+    ? `Left at ${figures.value.withUnit(props.point.aimMm)} instead of ${figures.value.figure(props.point.setMm)} it would give the engine about ${hours(props.point.aimGainHours!)} h more.`
     : '',
 )
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
+import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import { queries } from '../../api/queries'
 import { useWrite, writes } from '../../api/writes'
@@ -58,9 +59,11 @@ const said = computed(() => {
   const lines = [
     `One reading against the next of the same gap: ${figures.withUnit(round(h.repeatSdMm))}, from ${plural(h.repeats, 'repeat')}; a usual hand ${figures.withUnit(h.usualSdMm)}.`,
   ]
-  if (h.checkBiasMm != null)
+  if (h.onKnownGaps)
+    lines.push(`On known gaps it reads ${off(h.onKnownGaps)}, over ${plural(h.onKnownGaps.count, 'check')}.`)
+  if (h.besideOthers)
     lines.push(
-      `On known gaps it reads ${figures.withUnit(round(Math.abs(h.checkBiasMm)))} ${h.checkBiasMm < 0 ? 'tight' : 'loose'}, ± ${figures.figure(round(h.checkBiasErrorMm!))}, over ${plural(h.checks, 'check')}.`,
+      `Beside whoever measured the same gap it reads ${off(h.besideOthers)}, over ${plural(h.besideOthers.count, 'gap')}; that does not say which of the two is right.`,
     )
   if (h.biasMm != null)
     lines.push(
@@ -70,6 +73,8 @@ const said = computed(() => {
     )
   return lines
 })
+const off = (bias: Schemas['MeasuredBias']) =>
+  `${figures.withUnit(round(Math.abs(bias.mm)))} ${bias.mm < 0 ? 'tight' : 'loose'}, ± ${figures.figure(round(bias.errorMm))}`
 const round = (mm: number) => Math.round(mm * 10_000) / 10_000
 </script>
 

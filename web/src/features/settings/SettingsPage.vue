@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { queries } from '../../api/queries'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import FleetForm from './FleetForm.vue'
+import InstrumentList from './InstrumentList.vue'
 import PeopleList from './PeopleList.vue'
 import SiteList from './SiteList.vue'
 import ThisMachine from './ThisMachine.vue'
@@ -18,6 +19,7 @@ const fleet = useQuery(() => queries.fleet())
       <ThisMachine />
       <PeopleList />
       <SiteList />
+      <InstrumentList />
     </div>
   </main>
 </template>

@@ -13,7 +13,7 @@ import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
 import NumberField from '../../shared/fields/NumberField.vue'
 import PersonField from '../../shared/fields/PersonField.vue'
-import { today } from '../../shared/figures/days'
+import { day, today } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 import FormEnd from '../../shared/forms/FormEnd.vue'
@@ -22,13 +22,14 @@ import Loaded from '../../shared/loaded/Loaded.vue'
 import { usePreferences } from '../../shared/preferences'
 import { jobMeanings, jobNames } from '../../shared/words/jobs'
 import { methodNames } from '../../shared/words/methods'
-import { trays } from './trays'
+import { ownTrays, trays } from './trays'
 
 const props = defineProps<{ engineId: string }>()
 const route = useRoute()
 const router = useRouter()
 const preferences = usePreferences()
 const engine = useQuery(() => queries.engine(props.engineId))
+const instruments = useQuery(() => queries.instruments())
 const send = useSend()
 useTitle(() => engine.data.value && `Open ${engine.data.value.row.name}`)
 
@@ -42,6 +43,7 @@ const typed = reactive({
   tray: preferences.tray || trays[0]!.name,
   ownBlades: '',
   ownUnit: 'mm',
+  besides: [] as string[],
   method: '' as Schemas['TurningMethod'] | '',
 })
 watch(
@@ -54,9 +56,20 @@ watch(
   },
   { immediate: true },
 )
+const own = computed(() => ownTrays(instruments.data.value ?? []))
+const overdue = computed(() =>
+  (instruments.data.value ?? []).find((i) => i.name === typed.tray && i.checkDue && !i.withdrawn),
+)
+/** A micrometer or a dial, used beside the blades. */
+const besides = computed(() => (instruments.data.value ?? []).filter((i) => i.kind !== 'bladeSet' && !i.withdrawn))
+// A set that was withdrawn since it was used here last is not offered any more.
+watch([own, () => typed.tray], () => {
+  const gone = instruments.data.value?.some((i) => i.name === typed.tray && i.withdrawn)
+  if (gone) typed.tray = own.value[0]?.name ?? trays[0]!.name
+})
 const tray = computed(
   () =>
-    trays.find((t) => t.name === typed.tray) ?? {
+    [...own.value, ...trays].find((t) => t.name === typed.tray) ?? {
       name: 'own set',
       unit: typed.ownUnit,
       blades: typed.ownBlades.split(/[\s;]+/).filter(Boolean),
@@ -91,6 +104,7 @@ const form = useForm({
           // Everything at a stop is measured before the first adjuster is touched, as this bench leads.
           setting: 'stopFirst',
           tray: { setId: tray.value.name, unit: tray.value.unit, blades: tray.value.blades },
+          ...(typed.besides.length ? { instruments: typed.besides } : {}),
           ...(typed.method ? { method: typed.method } : {}),
         },
       ],
@@ -135,9 +149,25 @@ const openInstead = computed(() =>
               </option>
             </BFormSelect>
           </Field>
-          <Field v-slot="{ bind }" name="tray.blades" label="Blades" hint="One set for the whole engine.">
+          <Field
+            v-slot="{ bind }"
+            name="tray.blades"
+            label="Blades"
+            :hint="
+              overdue
+                ? overdue.lastCheck
+                  ? `Last found right ${day(overdue.lastCheck)}: its check is overdue.`
+                  : 'Nobody has checked this set yet.'
+                : 'One set for the whole engine.'
+            "
+          >
             <BFormSelect v-bind="bind" v-model="typed.tray">
-              <option v-for="t in trays" :key="t.name" :value="t.name">{{ t.name }}</option>
+              <optgroup v-if="own.length" label="This fleet’s">
+                <option v-for="t in own" :key="t.name" :value="t.name">{{ t.name }}</option>
+              </optgroup>
+              <optgroup label="As they are sold">
+                <option v-for="t in trays" :key="t.name" :value="t.name">{{ t.name }}</option>
+              </optgroup>
               <option value="own">my own set…</option>
             </BFormSelect>
           </Field>
@@ -150,6 +180,12 @@ const openInstead = computed(() =>
             </Field>
           </template>
           <template v-if="more">
+            <fieldset v-if="besides.length" class="mb-3">
+              <legend class="form-label">Measured with besides</legend>
+              <label v-for="i in besides" :key="i.id" class="besides">
+                <input v-model="typed.besides" type="checkbox" :value="i.name" /> {{ i.name }}
+              </label>
+            </fieldset>
             <Field v-slot="{ bind }" name="date" label="Day, if not today">
               <DayField v-bind="bind" v-model="typed.date" />
             </Field>
@@ -168,7 +204,7 @@ const openInstead = computed(() =>
           </template>
         </div>
         <button v-if="!more" type="button" class="btn btn-plain mb-3" @click="more = true">
-          Another day or method…
+          Another day, method or instrument…
         </button>
         <FormEnd busy-word="Opening…">
           Open the engine
@@ -184,6 +220,12 @@ const openInstead = computed(() =>
 <style scoped>
 .narrow {
   max-width: 900px;
+}
+.besides {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 44px;
 }
 .two {
   display: grid;

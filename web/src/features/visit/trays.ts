@@ -1,5 +1,20 @@
+import type { Schemas } from '../../api/client'
+
+/** Blades to measure with, by the name written on them. */
+export interface Tray {
+  name: string
+  unit: 'mm' | 'thou'
+  blades: string[]
+}
+
+/** The fleet's own sets that are in use, as they are offered. */
+export const ownTrays = (instruments: Schemas['InstrumentResponse'][]): Tray[] =>
+  instruments
+    .filter((i) => i.kind === 'bladeSet' && !i.withdrawn)
+    .map((i) => ({ name: i.name, unit: i.unit === 'thou' ? 'thou' : 'mm', blades: i.blades }))
+
 /** Blade sets as they are sold; a set of one's own is typed. */
-export const trays: { name: string; unit: 'mm' | 'thou'; blades: string[] }[] = [
+export const trays: Tray[] = [
   {
     name: 'metric, 0.05 to 1.00',
     unit: 'mm',

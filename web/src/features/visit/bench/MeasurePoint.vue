@@ -63,8 +63,8 @@ useKeys(keys, (event) => {
       <p class="small soft mb-1">
         Then lock, and measure again.
         <template v-if="point.aimOffMm != null"
-          >This valve lasts about {{ hours(point.aimOffHours ?? 0) }} h longer if left at
-          {{ figures.withUnit(point.aimOffMm) }}; the book says {{ figures.figure(point.setMm) }}.</template
+          >Left at {{ figures.withUnit(point.aimOffMm) }} it gives the engine about
+          {{ hours(point.aimOffHours ?? 0) }} h more; the book says {{ figures.figure(point.setMm) }}.</template
         >
       </p>
     </div>
@@ -74,6 +74,9 @@ useKeys(keys, (event) => {
       <BButton class="btn-plain ms-2" @click="unproved = true">Measure without proof</BButton>
     </p>
     <p v-else-if="unproved" class="small soft mb-1">Measured without proof of the position; the record says so.</p>
+    <p v-if="!setting && point.worthFiner" class="small soft mb-1">
+      Worth a finer figure: a hundredth decides whether this one can stay until the next visit.
+    </p>
     <h2 class="ask">
       {{ setting ? 'Locked? Measure again: which blade, how did it feel?' : 'Which blade, how did it feel?' }}
     </h2>

@@ -18,6 +18,9 @@ import TrendAnswer from './TrendAnswer.vue'
 const props = defineProps<{ id: string }>()
 const visit = useQuery(() => queries.visit(props.id))
 const everybody = useQuery(() => queries.everybody())
+const instruments = useQuery(() => queries.instruments())
+/** What it was measured with that is out of use since, where nobody has said whether the figures hold. */
+const withdrawn = computed(() => instruments.data.value?.find((i) => i.suspect.some((v) => v.visitId === props.id)))
 const name = (by?: string | null) => everybody.data.value?.find((p) => p.id === by)?.name ?? ''
 useTitle(() => visit.data.value && `Record, ${visit.data.value.context?.engine.name}, ${day(visit.data.value.date)}`)
 const correcting = ref(false)
@@ -45,6 +48,10 @@ const print = () => window.print()
           <BButton class="btn-plain" :to="{ name: 'engine', params: { id: data.engineId } }">The engine</BButton>
         </div>
       </div>
+      <p v-if="withdrawn" class="plate p-3 mb-3" role="note">
+        Measured with {{ withdrawn.name }}, withdrawn {{ day(withdrawn.withdrawn!) }}: {{ withdrawn.why }}. Say below
+        whether its figures hold.
+      </p>
       <TrendAnswer v-if="data.signed" class="mb-3 no-print" :visit-id="id" :sheet="data.sheet" />
       <section class="plate p-2 table-responsive">
         <RecordTable
