@@ -25,6 +25,9 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<OutlookRow> Outlooks => Set<OutlookRow>();
     public DbSet<InstrumentRow> Instruments => Set<InstrumentRow>();
     public DbSet<VisitInstrumentRow> VisitInstruments => Set<VisitInstrumentRow>();
+    public DbSet<HoursReportRow> HoursReports => Set<HoursReportRow>();
+    public DbSet<MachineAliasRow> MachineAliases => Set<MachineAliasRow>();
+    public DbSet<HoursFeedRow> HoursFeeds => Set<HoursFeedRow>();
     public DbSet<SameGapRow> SameGaps => Set<SameGapRow>();
     public DbSet<FeelCheckRow> FeelChecks => Set<FeelCheckRow>();
     public DbSet<TypeFitRow> TypeFits => Set<TypeFitRow>();

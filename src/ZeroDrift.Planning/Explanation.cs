@@ -18,7 +18,7 @@ internal static class Explanation
         var placed = chosen.Select(o => o.Job).ToHashSet();
         var assignments = chosen
             .OrderBy(o => o.FirstDay).ThenBy(o => o.Technician).ThenBy(o => o.Job)
-            .Select(o => new Assignment(request.Jobs[o.Job].Id, request.Technicians[o.Technician].Id, o.FirstDay, o.LastDay, Because(request, options[o.Job], o, occupancy)))
+            .Select(o => new Assignment(request.Jobs[o.Job].Id, request.Technicians[o.Technician].Id, o.FirstDay, o.LastDay, Because(request, options[o.Job], o, occupancy), o.Mate is { } mate ? request.Technicians[mate].Id : null))
             .ToList();
         var left = Enumerable.Range(0, request.Jobs.Count).Where(j => !placed.Contains(j))
             .Select(j => new Unplaced(request.Jobs[j].Id, WhyOut(request, options[j], j, occupancy))).ToList();
@@ -32,6 +32,7 @@ internal static class Explanation
         var j = request.Jobs[job];
         var able = request.Technicians.Where(t => j.Skill is null || t.Skills.Contains(j.Skill)).ToList();
         if (able.Count == 0) return $"no technician knows {j.Skill}.";
+        if (j.Crew > 1 && request.Technicians.Count < 2) return "it takes two, and there is only one technician.";
         if (j.EarliestDay >= request.DayCount) return $"it cannot begin before day {j.EarliestDay}, after this plan ends.";
         var pins = request.Pins.Where(p => p.Job == j.Id).ToList();
         if (pins.Count > 0)
@@ -43,6 +44,7 @@ internal static class Explanation
         }
         if (Enumerable.Range(j.EarliestDay, request.DayCount - j.EarliestDay).All(j.BlockedDays.Contains)) return "every day it could begin on is blocked.";
         if (able.TrueForAll(t => Enumerable.Range(0, request.DayCount).All(d => t.HoursOn(d) <= 0))) return "nobody who knows it works on any day of the plan.";
+        if (j.Crew > 1) return "nobody has the same hours free as whoever knows it.";
         return $"its {Require.Text(j.Hours)} h do not fit between its blocked days and the end of the plan.";
     }
 

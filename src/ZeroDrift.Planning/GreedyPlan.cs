@@ -10,7 +10,8 @@ internal static class GreedyPlan
         var occupancy = new Occupancy(request);
         var plan = new List<Option>();
         var order = Enumerable.Range(0, request.Jobs.Count)
-            .OrderByDescending(j => pinned.Contains(request.Jobs[j].Id))
+            .OrderBy(j => Depth(request, j))
+            .ThenByDescending(j => pinned.Contains(request.Jobs[j].Id))
             .ThenByDescending(j => request.Jobs[j].LatePerDay)
             .ThenBy(j => request.Jobs[j].DueDay ?? int.MaxValue)
             .ThenBy(j => j);
@@ -31,12 +32,20 @@ internal static class GreedyPlan
         return plan;
     }
 
+    /// <summary>How many jobs it waits for, one behind another.</summary>
+    private static int Depth(ScheduleRequest request, int job)
+    {
+        var depth = 0;
+        for (var after = request.Jobs[job].After; after is not null && depth <= request.Jobs.Count; depth++) after = request.Jobs.First(j => j.Id == after.Job).After;
+        return depth;
+    }
+
     public static bool IsBefore(ScheduleRequest request, IReadOnlyDictionary<string, Placement> before, Option option) =>
         before.TryGetValue(request.Jobs[option.Job].Id, out var was) && was.Technician == request.Technicians[option.Technician].Id && was.Day == option.FirstDay;
 
     private static double Travel(ScheduleRequest request, Occupancy occupancy, Option option)
     {
         if (request.SiteChangeCost == 0 || request.Jobs[option.Job].Site is not { } site) return 0;
-        return request.SiteChangeCost * option.Work.Count(w => occupancy.SitesOf(option.Technician, w.Day).ToList() is { Count: > 0 } sites && !sites.Contains(site));
+        return request.SiteChangeCost * option.Crew.Sum(who => option.Work.Count(w => occupancy.SitesOf(who, w.Day).ToList() is { Count: > 0 } sites && !sites.Contains(site)));
     }
 }

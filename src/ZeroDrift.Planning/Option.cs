@@ -1,8 +1,11 @@
 namespace ZeroDrift.Planning;
 
-/// <summary>One way to place one job: who, from which day, and the hours it takes of each of that technician's days.</summary>
-internal sealed record Option(int Job, int Technician, int FirstDay, int LastDay, IReadOnlyList<(int Day, double Hours)> Work, double Cost)
+/// <summary>One way to place one job: who, with whom, from which day, and the hours it takes of each of their days.</summary>
+internal sealed record Option(int Job, int Technician, int? Mate, int FirstDay, int LastDay, IReadOnlyList<(int Day, double Hours)> Work, double Cost)
 {
+    /// <summary>Everyone it takes.</summary>
+    public IEnumerable<int> Crew => Mate is { } mate ? [Technician, mate] : [Technician];
+
     /// <summary>
     /// All ways a job could be placed were it alone. A job longer than its first day's full hours runs on over that technician's following
     /// working days, none of them blocked; any other fits in one day.
@@ -21,12 +24,21 @@ internal sealed record Option(int Job, int Technician, int FirstDay, int LastDay
             for (var day = Math.Max(0, j.EarliestDay); day < request.DayCount; day++)
             {
                 if (pin.Exists(p => p.Day is not null && p.Day != day)) continue;
-                if (Days(technician, j.Hours, day, request.DayCount, blocked) is { } work)
-                    options.Add(new Option(job, t, day, work[^1].Day, work, CostOf(j, day, work[^1].Day)));
+                if (Days(technician, j.Hours, day, request.DayCount, blocked) is not { } work) continue;
+                var cost = CostOf(j, day, work[^1].Day) + MoveOf(request, j, day);
+                foreach (var mate in Mates(request, j, t, work)) options.Add(new Option(job, t, mate, day, work[^1].Day, work, cost));
             }
         }
         return options;
     }
+
+    /// <summary>Who could be second: anyone with the hours on the same days; nobody where it takes one.</summary>
+    private static IEnumerable<int?> Mates(ScheduleRequest request, ScheduleJob job, int lead, IReadOnlyList<(int Day, double Hours)> work) => job.Crew < 2
+        ? [null]
+        : Enumerable.Range(0, request.Technicians.Count).Where(m => m != lead && work.All(w => request.Technicians[m].HoursOn(w.Day) >= w.Hours - 1e-9)).Select(m => (int?)m);
+
+    private static double MoveOf(ScheduleRequest request, ScheduleJob job, int day) =>
+        request.Previous.FirstOrDefault(p => p.Job == job.Id) is { } before ? (before.MovePerDay ?? request.MovePerDay) * Math.Abs(day - before.Day) : 0;
 
     /// <summary>Lateness counts from the last day, earliness from the first.</summary>
     public static double CostOf(ScheduleJob job, int first, int last) => job.DueDay is not { } due

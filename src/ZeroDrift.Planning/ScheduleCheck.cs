@@ -21,6 +21,11 @@ internal static class ScheduleCheck
         }
         for (var i = 0; i < request.Jobs.Count; i++) CheckJob(request.Jobs[i], $"jobs[{i}]");
         foreach (var (group, limit) in request.GroupLimits) Require.InRange(limit, 0, 1000, $"groupLimits.{group}", "A group's limit");
+        foreach (var (tool, count) in request.ToolCounts) Require.InRange(count, 0, 1000, $"toolCounts.{tool}", "How many there are of a tool");
+        for (var i = 0; i < request.TravelHours.Count; i++) Require.InRange(request.TravelHours[i].Hours, 0, 24, $"travelHours[{i}].hours", "The hours on the road", "h");
+        Cost(request.MovePerDay, "movePerDay", "The cost of a day moved");
+        foreach (var (before, i) in request.Previous.Select((p, i) => (p, i))) if (before.MovePerDay is { } move) Cost(move, $"previous[{i}].movePerDay", "The cost of a day moved");
+        CheckOrder(request);
         CheckPins(request);
         Unique(request.Previous.Select(p => p.Job), "previous");
     }
@@ -32,7 +37,26 @@ internal static class ScheduleCheck
         if (job.DueDay is { } due) Require.InRange(due, -100_000, 100_000, field + ".dueDay", "The due day");
         Cost(job.LatePerDay, field + ".latePerDay", "The cost of a late day");
         Cost(job.EarlyPerDay, field + ".earlyPerDay", "The cost of an early day");
+        if (job.Crew is not (1 or 2)) throw new BadInputException(field + ".crew", $"A job takes one or two; {job.Crew} was given.");
+        if (job.Tools.Count > 50) throw new BadInputException(field + ".tools", "At most 50 tools are taken.");
         if (job.BlockedDays.Count > 1000) throw new BadInputException(field + ".blockedDays", "At most 1000 blocked days are taken.");
+    }
+
+    private static void CheckOrder(ScheduleRequest request)
+    {
+        var waits = request.Jobs.Where(j => j.After is not null).ToDictionary(j => j.Id, j => j.After!.Job);
+        for (var i = 0; i < request.Jobs.Count; i++)
+        {
+            if (request.Jobs[i].After is not { } after) continue;
+            if (request.Jobs.All(j => j.Id != after.Job)) throw new BadInputException($"jobs[{i}].after.job", $"There is no job {after.Job} to come after.");
+            Require.InRange(after.MinDays, 0, 366, $"jobs[{i}].after.minDays", "The days between");
+            var (at, seen) = (request.Jobs[i].Id, new HashSet<string>());
+            while (waits.TryGetValue(at, out var next))
+            {
+                if (!seen.Add(at)) throw new BadInputException($"jobs[{i}].after.job", $"{request.Jobs[i].Id} waits in a circle; one of the jobs must come first.");
+                at = next;
+            }
+        }
     }
 
     private static void CheckPins(ScheduleRequest request)

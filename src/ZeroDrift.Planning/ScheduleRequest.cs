@@ -34,13 +34,37 @@ public sealed record ScheduleJob(string Id, string? Site, string? Skill, double 
 
     /// <summary>Of this group only so many may be out at once.</summary>
     public string? Group { get; init; }
+
+    /// <summary>How many it takes: 1, or 2 where one turns and one watches. The second is there the same hours and need not know the skill.</summary>
+    public int Crew { get; init; } = 1;
+
+    /// <summary>Tools it keeps from its first day to its last.</summary>
+    public IReadOnlyList<string> Tools { get; init; } = [];
+
+    /// <summary>The job it comes after; null where it waits for none.</summary>
+    public After? After { get; init; }
 }
+
+/// <summary>Waits for another job: parts measured for, a gap between two visits.</summary>
+/// <param name="Job">The job before.</param>
+/// <param name="MinDays">Its first day lies at least so many days after the other's last, 0 to 366.</param>
+public sealed record After(string Job, int MinDays);
+
+/// <summary>The road between two sites, either way.</summary>
+/// <param name="From">One.</param>
+/// <param name="To">The other.</param>
+/// <param name="Hours">Of a technician's day, 0 to 24.</param>
+public sealed record Road(string From, string To, double Hours);
 
 /// <summary>A placement the planner insists on; a null technician or day is left open.</summary>
 public sealed record Pin(string Job, string? Technician, int? Day);
 
 /// <summary>Where a job stands: its technician and its first day.</summary>
-public sealed record Placement(string Job, string Technician, int Day);
+/// <param name="Job">The job.</param>
+/// <param name="Technician">Who leads it.</param>
+/// <param name="Day">Its first day.</param>
+/// <param name="MovePerDay">Cost of each day it is moved; null for the request's.</param>
+public sealed record Placement(string Job, string Technician, int Day, double? MovePerDay = null);
 
 /// <summary>What is to be planned.</summary>
 public sealed record ScheduleRequest(int DayCount, IReadOnlyList<Technician> Technicians, IReadOnlyList<ScheduleJob> Jobs)
@@ -60,6 +84,15 @@ public sealed record ScheduleRequest(int DayCount, IReadOnlyList<Technician> Tec
     /// <summary>The plan in force: among plans of equal cost the one that moves the fewest jobs is taken.</summary>
     public IReadOnlyList<Placement> Previous { get; init; } = [];
 
+    /// <summary>Cost of each day a job is moved from where the plan in force has it.</summary>
+    public double MovePerDay { get; init; }
+
+    /// <summary>How many there are of each tool; one of any that is not named.</summary>
+    public IReadOnlyDictionary<string, int> ToolCounts { get; init; } = new Dictionary<string, int>();
+
+    /// <summary>Roads between sites: what they take comes out of the working hours of whoever visits both on one day, by the shortest way through that day's sites.</summary>
+    public IReadOnlyList<Road> TravelHours { get; init; } = [];
+
     /// <summary>How long to look, seconds, 0.1 to 120; counted deterministically, so that the same input gives the same plan.</summary>
     public double TimeLimitSeconds { get; init; } = 10;
 }
@@ -78,7 +111,13 @@ public enum ScheduleStatus
 }
 
 /// <summary>A placed job and one sentence why it stands there.</summary>
-public sealed record Assignment(string Job, string Technician, int Day, int LastDay, string Because);
+/// <param name="Job">The job.</param>
+/// <param name="Technician">Who leads it.</param>
+/// <param name="Day">Its first day.</param>
+/// <param name="LastDay">Its last.</param>
+/// <param name="Because">Why it stands there.</param>
+/// <param name="Mate">The second where it takes two.</param>
+public sealed record Assignment(string Job, string Technician, int Day, int LastDay, string Because, string? Mate = null);
 
 /// <summary>A job left out and the constraint that keeps it out.</summary>
 public sealed record Unplaced(string Job, string Reason);

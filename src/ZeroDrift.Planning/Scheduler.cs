@@ -61,6 +61,7 @@ public static class Scheduler
         var model = new CpModel();
         var hinted = greedy.ToHashSet();
         var before = request.Previous.ToDictionary(p => p.Job);
+        var left = new BoolVar?[request.Jobs.Count];
         var tieBreak = request.Previous.Count > 0 ? request.Jobs.Count + 1 : 1;
         var objective = LinearExpr.NewBuilder();
         var variables = new List<(Option Option, BoolVar Variable)>();
@@ -82,15 +83,19 @@ public static class Scheduler
                 model.AddExactlyOne(own);
                 continue;
             }
-            var left = model.NewBoolVar("");
-            model.AddHint(left, !greedy.Exists(o => o.Job == job));
-            own.Add(left);
-            objective.AddTerm(left, Scaled(request.UnplacedCost) * tieBreak + (before.ContainsKey(request.Jobs[job].Id) ? 1 : 0));
+            var absent = model.NewBoolVar("");
+            left[job] = absent;
+            model.AddHint(absent, !greedy.Exists(o => o.Job == job));
+            own.Add(absent);
+            objective.AddTerm(absent, Scaled(request.UnplacedCost) * tieBreak + (before.ContainsKey(request.Jobs[job].Id) ? 1 : 0));
             model.AddExactlyOne(own);
         }
-        LimitHours(request, model, variables);
+        var visits = new SiteVisits(request, model, variables);
+        LimitHours(request, model, variables, visits);
         LimitGroups(request, model, variables);
-        CountSites(request, model, variables, objective, tieBreak);
+        LimitTools(request, model, variables);
+        KeepOrder(request, model, variables, left);
+        visits.Cost(objective, weight => Scaled(weight) * tieBreak);
         model.Minimize(objective);
 
         var solver = new CpSolver { StringParameters = FormattableString.Invariant($"num_workers:1 random_seed:{Seed} max_deterministic_time:{request.TimeLimitSeconds * DeterministicShare} max_time_in_seconds:{request.TimeLimitSeconds * 1.5} linearization_level:2") };
@@ -105,52 +110,58 @@ public static class Scheduler
             : (CpSolverStatus.Feasible, greedy, Math.Max(0, bound));
     }
 
-    private static void LimitHours(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables)
+    private static void LimitHours(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables, SiteVisits visits)
     {
-        var days = variables.SelectMany(v => v.Option.Work.Select(w => (Key: (v.Option.Technician, w.Day), v.Variable, w.Hours))).GroupBy(w => w.Key);
+        var days = variables.SelectMany(v => v.Option.Crew.SelectMany(who => v.Option.Work.Select(w => (Key: (Technician: who, w.Day), v.Variable, w.Hours)))).GroupBy(w => w.Key);
         foreach (var day in days)
         {
             var sum = LinearExpr.NewBuilder();
-            foreach (var work in day) sum.AddTerm(work.Variable, (long)Math.Ceiling(work.Hours * HoursScale - 1e-6));
+            foreach (var work in day) sum.AddTerm(work.Variable, Hours(work.Hours));
+            visits.AddRoads(sum, day.Key.Technician, day.Key.Day, Hours);
             model.AddLinearConstraint(sum, 0, (long)Math.Floor(request.Technicians[day.Key.Technician].HoursOn(day.Key.Day) * HoursScale + 1e-6));
         }
     }
 
     private static void LimitGroups(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables)
     {
-        foreach (var (group, limit) in request.GroupLimits)
+        foreach (var (group, limit) in request.GroupLimits) AtMost(model, variables.Where(v => request.Jobs[v.Option.Job].Group == group), limit);
+    }
+
+    private static void LimitTools(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables)
+    {
+        foreach (var tool in request.Jobs.SelectMany(j => j.Tools).Distinct())
+            AtMost(model, variables.Where(v => request.Jobs[v.Option.Job].Tools.Contains(tool)), request.ToolCounts.GetValueOrDefault(tool, 1));
+    }
+
+    /// <summary>On no day more than so many of these. An engine opened on Friday and closed on Monday is out over the week-end too, and keeps its tools.</summary>
+    private static void AtMost(CpModel model, IEnumerable<(Option Option, BoolVar Variable)> variables, int limit)
+    {
+        var days = variables.SelectMany(v => Enumerable.Range(v.Option.FirstDay, v.Option.LastDay - v.Option.FirstDay + 1).Select(day => (day, v.Variable))).GroupBy(d => d.day);
+        foreach (var day in days) model.AddLinearConstraint(LinearExpr.Sum(day.Select(d => d.Variable)), 0, limit);
+    }
+
+    /// <summary>A job that waits for another begins so many days after that one's last, and not at all without it.</summary>
+    private static void KeepOrder(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables, BoolVar?[] left)
+    {
+        if (request.Jobs.All(j => j.After is null)) return;
+        var own = variables.ToLookup(v => v.Option.Job);
+        var numbers = request.Jobs.Select((j, i) => (j.Id, i)).ToDictionary(j => j.Id, j => j.i);
+        for (var job = 0; job < request.Jobs.Count; job++)
         {
-            // An engine opened on Friday and closed on Monday is out over the week-end too.
-            var days = variables.Where(v => request.Jobs[v.Option.Job].Group == group)
-                .SelectMany(v => Enumerable.Range(v.Option.FirstDay, v.Option.LastDay - v.Option.FirstDay + 1).Select(day => (day, v.Variable)))
-                .GroupBy(d => d.day);
-            foreach (var day in days) model.AddLinearConstraint(LinearExpr.Sum(day.Select(d => d.Variable)), 0, limit);
+            if (request.Jobs[job].After is not { } after) continue;
+            var before = numbers[after.Job];
+            var gap = LinearExpr.NewBuilder();
+            foreach (var (option, variable) in own[job]) gap.AddTerm(variable, option.FirstDay);
+            foreach (var (option, variable) in own[before]) gap.AddTerm(variable, -option.LastDay);
+            var order = model.AddLinearConstraint(gap, after.MinDays, request.DayCount);
+            if (left[job] is { } absent) order.OnlyEnforceIf(absent.Not());
+            if (left[before] is not { } first) continue;
+            if (left[job] is { } second) model.AddImplication(first, second);
+            else model.AddBoolAnd([first.Not()]);
         }
     }
 
-    private static void CountSites(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables, LinearExprBuilder objective, int tieBreak)
-    {
-        if (request.SiteChangeCost <= 0) return;
-        var days = variables.Where(v => request.Jobs[v.Option.Job].Site is not null)
-            .SelectMany(v => v.Option.Work.Select(w => (Key: (v.Option.Technician, w.Day), Site: request.Jobs[v.Option.Job].Site!, v.Variable)))
-            .GroupBy(w => w.Key);
-        foreach (var day in days)
-        {
-            var sites = day.GroupBy(w => w.Site).ToList();
-            if (sites.Count < 2) continue;
-            var visited = new List<BoolVar>();
-            foreach (var site in sites)
-            {
-                var visit = model.NewBoolVar("");
-                foreach (var work in site) model.AddImplication(work.Variable, visit);
-                visited.Add(visit);
-            }
-            // The first site of a day is free. "At least one fewer than visited" keeps the relaxation tight, where a bonus for the first would not.
-            var further = model.NewIntVar(0, sites.Count - 1, "");
-            model.Add(further >= LinearExpr.Sum(visited) - 1);
-            objective.AddTerm(further, Scaled(request.SiteChangeCost) * tieBreak);
-        }
-    }
+    private static long Hours(double hours) => (long)Math.Ceiling(hours * HoursScale - 1e-6);
 
     private static long Scaled(double cost) => (long)Math.Round(cost * CostScale);
 

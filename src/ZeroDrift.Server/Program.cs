@@ -13,12 +13,14 @@ using ZeroDrift.Server.Drift;
 using ZeroDrift.Server.Engines;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.Fleet;
+using ZeroDrift.Server.Hours;
 using ZeroDrift.Server.Instruments;
 using ZeroDrift.Server.Logbook;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
 using ZeroDrift.Server.People;
 using ZeroDrift.Server.Places;
+using ZeroDrift.Server.StandIns;
 using ZeroDrift.Server.Visits;
 
 // --data DIR --web DIR --port N [--host H] [--demo] [--fleet-size N --years N] [--rebuild]
@@ -56,6 +58,8 @@ builder.Services.AddSingleton<FleetDay>();
 builder.Services.AddSingleton<Yard>();
 builder.Services.AddSingleton<Refits>();
 builder.Services.AddHostedService(services => services.GetRequiredService<Refits>());
+builder.Services.AddSingleton<HoursFeed>();
+builder.Services.AddHostedService(services => services.GetRequiredService<HoursFeed>());
 builder.Services.AddExceptionHandler<ProblemHandler>();
 builder.Services.AddProblemDetails();
 builder.Services.AddOpenApi(options => options.AddSchemaTransformer(PlainTypes.Apply).AddSchemaTransformer(OptionalFields.Apply));
@@ -86,6 +90,7 @@ app.UseRouting();
 
 app.MapOpenApi("/openapi/{documentName}.json");
 app.MapGet("/health", () => Results.Text("ready")).ExcludeFromDescription();
+if (settings.Demo) app.MapStandIns();
 var api = app.MapGroup("/api");
 api.MapCalculators();
 api.MapFleet();
@@ -96,6 +101,7 @@ api.MapBook();
 api.MapEngines();
 api.MapDrift();
 api.MapMeters();
+api.MapHours();
 api.MapVisits();
 api.MapLogbook();
 

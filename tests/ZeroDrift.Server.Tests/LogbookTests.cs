@@ -103,7 +103,7 @@ public sealed class LogbookTests : IDisposable
 
     [Theory]
     [InlineData(new byte[0], "empty")]
-    [InlineData(new byte[] { 0x50, 0x4B, 3, 4, 0, 0, 1, 0 }, "not a text file")]
+    [InlineData(new byte[] { 0x50, 0x4B, 3, 4, 0, 0, 1, 0 }, "workbook cannot be opened")]
     [InlineData(new byte[] { (byte)'a', (byte)',', (byte)'b', 10 }, "column 'engine' is missing")]
     public async Task What_is_no_logbook_gets_one_clear_sentence(byte[] file, string sentence)
     {

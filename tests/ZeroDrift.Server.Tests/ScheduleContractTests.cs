@@ -28,6 +28,39 @@ public sealed class ScheduleContractTests : IClassFixture<ServerWithFile>
         Assert.Empty(plan.GetProperty("unplaced").EnumerateArray());
     }
 
+    [Fact]
+    public async Task Crews_tools_order_roads_and_moves_are_heeded()
+    {
+        var (status, plan) = await server.PostAsync("/api/calc/schedule", """
+            {"dayCount":6,"technicians":[{"id":"t1","skills":["marine"],"hoursByDay":[8]},{"id":"t2","skills":[],"hoursByDay":[8]}],"movePerDay":3,"toolCounts":{"rig":1},
+             "travelHours":{"north":{"south":3}},"previous":[{"job":"late","technician":"t1","day":2}],
+             "jobs":[{"id":"two","site":"north","skill":"marine","hours":6,"dueDay":0,"latePerDay":10,"earlyPerDay":1,"crew":2,"tools":["rig"]},
+                     {"id":"rig","site":"south","hours":2,"dueDay":0,"latePerDay":10,"tools":["rig"]},
+                     {"id":"after","hours":2,"dueDay":0,"latePerDay":1,"after":{"job":"two","minDays":2}},
+                     {"id":"late","site":"north","hours":2,"dueDay":3,"latePerDay":1,"earlyPerDay":1}]}
+            """);
+        var days = plan.GetProperty("assignments").EnumerateArray().ToDictionary(a => a.GetProperty("job").GetString()!, a => a.GetProperty("day").GetInt32());
+
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.Equal((0, 1, 2, 2), (days["two"], days["rig"], days["after"], days["late"]));
+        Assert.Equal("t2", plan.GetProperty("assignments").EnumerateArray().First(a => a.GetProperty("job").GetString() == "two").GetProperty("mate").GetString());
+        Assert.Equal(10 + 2 + 1, plan.GetProperty("cost").GetDouble());
+    }
+
+    [Theory]
+    [InlineData("\"hours\":6", "\"hours\":6,\"crew\":3", "jobs[0].crew")]
+    [InlineData("\"hours\":6", "\"hours\":6,\"after\":{\"job\":\"j9\"}", "jobs[0].after.job")]
+    [InlineData("\"dayCount\":20", "\"dayCount\":20,\"travelHours\":{\"north\":{\"south\":\"far\"}}", "travelHours.north.south")]
+    [InlineData("\"dayCount\":20", "\"dayCount\":20,\"travelHours\":[{\"from\":\"north\",\"hours\":1}]", "travelHours[0].to")]
+    [InlineData("\"dayCount\":20", "\"dayCount\":20,\"movePerDay\":-1", "movePerDay")]
+    public async Task What_the_further_fields_cannot_be_is_named(string old, string changed, string field)
+    {
+        var (status, body) = await server.PostAsync("/api/calc/schedule", Good.Replace(old, changed, StringComparison.Ordinal));
+
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.NotEmpty(body.Sentence(field));
+    }
+
     [Theory]
     [InlineData("\"day\":4", "\"day\":3", "j1")]
     [InlineData("\"day\":4", "\"day\":5", "j1")]

@@ -366,6 +366,93 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("Fleet");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.HoursFeedRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Address")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime?>("AnsweredAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime?>("AskedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("EveryMinutes")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Said")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("HoursFeeds");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.HoursReportRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateOnly?>("Date")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime?>("DecidedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("DecidedBy")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Doubt")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("EngineId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<double?>("Hours")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Machine")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("PerhapsHours")
+                        .HasColumnType("REAL");
+
+                    b.Property<DateTime>("ReceivedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Source")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Who")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Written")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("EngineId");
+
+                    b.HasIndex("State", "ReceivedAt");
+
+                    b.ToTable("HoursReports");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.InstrumentRow", b =>
                 {
                     b.Property<byte[]>("Id")
@@ -461,6 +548,22 @@ namespace ZeroDrift.Data.Migrations
                         .IsUnique();
 
                     b.ToTable("LashPoints");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.MachineAliasRow", b =>
+                {
+                    b.Property<string>("NameKey")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("EngineId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("NameKey");
+
+                    b.HasIndex("EngineId");
+
+                    b.ToTable("MachineAliases");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.MachineRow", b =>
@@ -1092,11 +1195,28 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired();
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.HoursReportRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.EngineRow", null)
+                        .WithMany()
+                        .HasForeignKey("EngineId")
+                        .OnDelete(DeleteBehavior.Restrict);
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.LashPointRow", b =>
                 {
                     b.HasOne("ZeroDrift.Data.Model.EngineTypeRow", null)
                         .WithMany("Points")
                         .HasForeignKey("EngineTypeId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.MachineAliasRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.EngineRow", null)
+                        .WithMany()
+                        .HasForeignKey("EngineId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });

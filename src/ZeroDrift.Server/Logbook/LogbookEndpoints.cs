@@ -1,23 +1,21 @@
 using System.Text;
-using ZeroDrift.Core;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
+using ZeroDrift.Server.Sheets;
 
 namespace ZeroDrift.Server.Logbook;
 
-/// <summary>A logbook in and out: CSV, one reading a row.</summary>
+/// <summary>A logbook in and out, one reading a row: CSV or a workbook in, CSV out.</summary>
 internal static class LogbookEndpoints
 {
-    private const int MostBytes = 20 * 1024 * 1024;
-
     public static void MapLogbook(this IEndpointRouteBuilder api)
     {
         var logbook = api.MapGroup("/logbook").WithTags("Logbook");
-        logbook.MapPost("/preview", Preview).WithName("preview-logbook").Accepts<string>("text/csv").Produces<LogbookReport>().Refuses(400, 415);
-        logbook.MapPost("/import", Import).WithName("import-logbook").Accepts<string>("text/csv").Produces<LogbookReport>().Refuses(400, 409, 415, 503);
+        logbook.MapPost("/preview", Preview).WithName("preview-logbook").Accepts<string>("text/csv", Spreadsheet.MediaType).Produces<LogbookReport>().Refuses(400, 415);
+        logbook.MapPost("/import", Import).WithName("import-logbook").Accepts<string>("text/csv", Spreadsheet.MediaType).Produces<LogbookReport>().Refuses(400, 409, 415, 503);
         logbook.MapGet("/export", Export).WithName("export-logbook").Produces<string>(200, "text/csv");
     }
 
@@ -48,16 +46,5 @@ internal static class LogbookEndpoints
         await LogbookExport.WriteAsync(data, engine, text);
     }
 
-    private static async Task<LogbookFile> ReadAsync(HttpRequest request)
-    {
-        using var buffer = new MemoryStream();
-        var chunk = new byte[65_536];
-        int read;
-        while ((read = await request.Body.ReadAsync(chunk)) > 0)
-        {
-            if (buffer.Length + read > MostBytes) throw new BadInputException("file", "The file is larger than 20 MB; cut it in parts.");
-            buffer.Write(chunk, 0, read);
-        }
-        return LogbookReader.Read(buffer.ToArray());
-    }
+    private static async Task<LogbookFile> ReadAsync(HttpRequest request) => LogbookReader.Read(await UploadedFile.ReadAsync(request));
 }

@@ -758,6 +758,121 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hours/round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every engine in use with what its meter showed last and about what it should show now, in the order a round walks: site, machine. */
+        get: operations["get-round"];
+        put?: never;
+        post: operations["take-round"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hours/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would become of a file; nothing is kept. */
+        post: operations["preview-hours"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hours/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["import-hours"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hours/waiting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list-waiting-hours"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hours/waiting/{id}/decision": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decide-waiting-hours"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hours/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-hours-feed"];
+        put: operations["change-hours-feed"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hours/feed/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Asks the address now. */
+        post: operations["ask-hours-feed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits": {
         parameters: {
             query?: never;
@@ -937,6 +1052,12 @@ export interface components {
             amount: null | components["schemas"]["AmountResponse"];
             sentence: string;
         };
+        /** @description The job this one waits for, and the days between its last and this one's first. */
+        AfterRequest: {
+            job?: null | string;
+            /** Format: int32 */
+            minDays?: null | number;
+        };
         AimOffResponse: {
             /** Format: double */
             aimMm: number;
@@ -966,6 +1087,7 @@ export interface components {
             /** Format: date */
             date: null | string;
             because: string;
+            mate: null | string;
         };
         AwaitingPointRecord: {
             point: string;
@@ -1169,6 +1291,29 @@ export interface components {
             /** Format: double */
             aimBeforeLockMm: null | number;
             advice: string;
+        };
+        /**
+         * @description What is decided of a figure that waits: `take` it for an engine (the figure, the day and the engine may be put right), `meterReplaced` (the old meter
+         *     ended at `oldMeterShows`), or `setAside` with why.
+         */
+        DecisionRequest: {
+            decision?: null | string;
+            /** Format: uuid */
+            engineId?: null | string;
+            /** Format: date */
+            date?: null | string;
+            /** Format: double */
+            hours?: null | number;
+            /** Format: double */
+            oldMeterShows?: null | number;
+            remember?: null | boolean;
+            who?: null | string;
+            why?: null | string;
+        };
+        DecisionResponse: {
+            state: components["schemas"]["WaitingState"];
+            /** Format: uuid */
+            engineId: null | string;
         };
         DemandRequest: {
             /** Format: double */
@@ -1831,6 +1976,21 @@ export interface components {
             side: null | components["schemas"]["LimitSide"];
             standing: null | components["schemas"]["VerdictState"];
         };
+        FeedResponse: {
+            address: null | string;
+            /** Format: int32 */
+            everyMinutes: number;
+            /** Format: date-time */
+            askedAt: null | string;
+            /** Format: date-time */
+            answeredAt: null | string;
+            said: null | string;
+        };
+        FeedSettings: {
+            address?: null | string;
+            /** Format: int32 */
+            everyMinutes?: null | number;
+        };
         /** @enum {string} */
         Feel: "free" | "drag" | "heavyDrag" | "noGo";
         FeelCheckRequest: {
@@ -1992,6 +2152,38 @@ export interface components {
             /** Format: double */
             biasErrorMm?: null | number;
         };
+        /** @enum {string} */
+        HoursDoubt: "unknownMachine" | "backwards" | "fasterThanClock" | "wrongUnit" | "stillToCome" | "unreadable" | "cutOff";
+        /** @description What becomes of a figure: taken, known (it stands already), waiting. */
+        HoursOutcome: {
+            outcome: string;
+            machine: string;
+            /** Format: uuid */
+            engineId: null | string;
+            engine: null | string;
+            /** Format: date */
+            date: null | string;
+            /** Format: double */
+            hours: null | number;
+            written: string;
+            doubt: null | components["schemas"]["HoursDoubt"];
+            /** Format: double */
+            perhapsHours: null | number;
+            sentence: null | string;
+            /** Format: uuid */
+            waitingId: null | string;
+        };
+        /** @description What a file, a feed or a round brought. */
+        HoursReport: {
+            form: string;
+            /** Format: int32 */
+            taken: number;
+            /** Format: int32 */
+            known: number;
+            /** Format: int32 */
+            waiting: number;
+            figures: components["schemas"]["HoursOutcome"][];
+        };
         HoursRequest: {
             readings?: null | components["schemas"]["MeterReadingRequest"][];
             /** Format: date */
@@ -2086,7 +2278,15 @@ export interface components {
             earlyPerDay?: null | number;
             blockedDays?: null | number[];
             group?: null | string;
+            /**
+             * Format: int32
+             * @description 1, or 2 where one turns and one watches.
+             */
+            crew?: null | number;
+            tools?: null | string[];
+            after?: null | components["schemas"]["AfterRequest"];
         };
+        JsonElement: unknown;
         JsonObject: Record<string, never>;
         JudgeRequest: {
             trials?: null | components["schemas"]["TrialRequest"][];
@@ -2746,6 +2946,15 @@ export interface components {
             /** Format: double */
             fraction?: null | number;
         };
+        /** @description Where a job stood, and what a day's move of it costs. */
+        PreviousRequest: {
+            job?: null | string;
+            technician?: null | string;
+            /** Format: int32 */
+            day?: null | number;
+            /** Format: double */
+            movePerDay?: null | number;
+        };
         /**
          * @description What is wrong, as RFC 9457 has it: `type` ends in a stable code, `detail` is the sentence, `errors` names the fields. The
          *     interface branches on codes and never on text.
@@ -2829,6 +3038,37 @@ export interface components {
             /** Format: double */
             distanceMm: number;
         };
+        /** @description A line of the morning's round. */
+        RoundLine: {
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            machine: string;
+            site: string;
+            /** Format: double */
+            lastHours: null | number;
+            /** Format: date */
+            lastDate: null | string;
+            /** Format: double */
+            hoursPerDay: number;
+            /** Format: double */
+            expectedHours: null | number;
+        };
+        RoundReading: {
+            /** Format: uuid */
+            id: null | string;
+            /** Format: uuid */
+            engineId: null | string;
+            /** Format: double */
+            hours: null | number;
+        };
+        /** @description One look at many meters. */
+        RoundRequest: {
+            /** Format: date */
+            date?: null | string;
+            who?: null | string;
+            readings?: null | components["schemas"]["RoundReading"][];
+        };
         ScheduleApiRequest: {
             /** Format: date */
             startDate?: null | string;
@@ -2845,7 +3085,17 @@ export interface components {
             unplacedCost?: null | number;
             pins?: null | components["schemas"]["PinRequest"][];
             /** @description The plan in force; among equals the new plan moves the fewest of these. */
-            previous?: null | components["schemas"]["PinRequest"][];
+            previous?: null | components["schemas"]["PreviousRequest"][];
+            /**
+             * Format: double
+             * @description Cost of each day a job is moved from there.
+             */
+            movePerDay?: null | number;
+            /** @description How many there are of each tool; one of any not named. */
+            toolCounts?: null | {
+                [key: string]: number;
+            };
+            travelHours?: null | components["schemas"]["JsonElement"];
             /** Format: double */
             timeLimitSeconds?: null | number;
         };
@@ -3504,6 +3754,39 @@ export interface components {
             /** Format: int32 */
             points: number;
         };
+        /** @description A figure that waits for somebody to decide. */
+        WaitingFigure: {
+            /** Format: uuid */
+            id: string;
+            source: string;
+            /** Format: date-time */
+            receivedAt: string;
+            machine: string;
+            /** Format: uuid */
+            engineId?: null | string;
+            engine?: null | string;
+            /** Format: date */
+            date?: null | string;
+            /** Format: double */
+            hours?: null | number;
+            written: string;
+            doubt: components["schemas"]["HoursDoubt"];
+            /** Format: double */
+            perhapsHours?: null | number;
+            sentence: string;
+            /**
+             * Format: double
+             * @description What the meter showed last, to compare.
+             */
+            lastHours?: null | number;
+            /** Format: date */
+            lastDate?: null | string;
+        };
+        /**
+         * @description What became of a figure that waits.
+         * @enum {string}
+         */
+        WaitingState: "waiting" | "taken" | "setAside";
         WindowResponse: {
             /** Format: double */
             minMm: number;
@@ -5982,6 +6265,351 @@ export interface operations {
             };
         };
     };
+    "get-round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundLine"][];
+                };
+            };
+        };
+    };
+    "take-round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoundRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "preview-hours": {
+        parameters: {
+            query?: {
+                engineId?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+                "text/csv": string;
+                "text/plain": string;
+                "text/xml": string;
+                "application/xml": string;
+                "application/json": string;
+                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "import-hours": {
+        parameters: {
+            query?: {
+                engineId?: string;
+                who?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+                "text/csv": string;
+                "text/plain": string;
+                "text/xml": string;
+                "application/xml": string;
+                "application/json": string;
+                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-waiting-hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaitingFigure"][];
+                };
+            };
+        };
+    };
+    "decide-waiting-hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DecisionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DecisionResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-hours-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedResponse"];
+                };
+            };
+        };
+    };
+    "change-hours-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeedSettings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "ask-hours-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedResponse"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "list-visits": {
         parameters: {
             query?: {
@@ -6170,6 +6798,7 @@ export interface operations {
         requestBody: {
             content: {
                 "text/csv": string;
+                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
             };
         };
         responses: {
@@ -6214,6 +6843,7 @@ export interface operations {
         requestBody: {
             content: {
                 "text/csv": string;
+                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
             };
         };
         responses: {

@@ -1,0 +1,158 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Input;
+using ZeroDrift.Core;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Mapping;
+using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Storage;
+using ZeroDrift.Server.Errors;
+using ZeroDrift.Server.OpenApi;
+using ZeroDrift.Server.Outlooks;
+using ZeroDrift.Server.Sheets;
+
+namespace ZeroDrift.Server.Hours;
+
+/// <summary>Hours from a round, a file or a feed, and the figures that wait for somebody to decide.</summary>
+internal static class HoursEndpoints
+{
+    /// <summary>What a file tells of its own kind is no matter: it is looked into.</summary>
+    private static readonly string[] AlsoTaken = ["text/csv", "text/plain", "text/xml", "application/xml", "application/json", Spreadsheet.MediaType];
+
+    public static void MapHours(this IEndpointRouteBuilder api)
+    {
+        var hours = api.MapGroup("/hours").WithTags("Hours");
+        hours.MapGet("/round", Round).WithName("get-round");
+        hours.MapPost("/round", TakeRound).WithName("take-round").Refuses(400, 503);
+        hours.MapPost("/preview", Preview).WithName("preview-hours").Accepts<string>("application/octet-stream", AlsoTaken).Produces<HoursReport>().Refuses(400, 415);
+        hours.MapPost("/import", Import).WithName("import-hours").Accepts<string>("application/octet-stream", AlsoTaken).Produces<HoursReport>().Refuses(400, 415, 503);
+        hours.MapGet("/waiting", Waiting).WithName("list-waiting-hours");
+        hours.MapPost("/waiting/{id:guid}/decision", Decide).WithName("decide-waiting-hours").Refuses(400, 404, 409, 503);
+        hours.MapGet("/feed", Feed).WithName("get-hours-feed");
+        hours.MapPut("/feed", ChangeFeed).WithName("change-hours-feed").Refuses(400, 503);
+        hours.MapPost("/feed/ask", Ask).WithName("ask-hours-feed").Refuses(503);
+    }
+
+    /// <summary>Every engine in use with what its meter showed last and about what it should show now, in the order a round walks: site, machine.</summary>
+    public static async Task<IReadOnlyList<RoundLine>> Round(ZeroDriftContext data, FleetDay day)
+    {
+        var today = day.Today;
+        var rows = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).OrderBy(e => e.Machine!.Site!.Name).ThenBy(e => e.Machine!.Name).ThenBy(e => e.Name)
+            .Select(e => new { e.Id, e.Name, Machine = e.Machine!.Name, Site = e.Machine.Site!.Name, e.DutyHoursPerDay, Last = data.MeterReadings.Where(m => m.EngineId == e.Id && !m.Withdrawn).OrderByDescending(m => m.Date).ThenByDescending(m => m.Sequence).FirstOrDefault(), Outlook = data.Outlooks.Where(o => o.EngineId == e.Id).Select(o => o.Content).FirstOrDefault() }).ToListAsync();
+        return [.. rows.Select(r =>
+        {
+            var usage = r.Outlook is null ? null : OutlookContent.Of(r.Outlook).Usage;
+            var last = r.Last?.NewMeterShows ?? r.Last?.ShownHours;
+            return new RoundLine(r.Id, r.Name, r.Machine, r.Site, last, r.Last?.Date, usage?.HoursPerDay ?? r.DutyHoursPerDay, last is { } shown && usage is not null ? shown + usage.HoursBetween(r.Last!.Date, today) : null);
+        })];
+    }
+
+    public static async Task<HoursReport> TakeRound(RoundRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    {
+        var date = request.Date ?? day.Today;
+        var who = Given.OptionalText(request.Who, "who", "who walked the round", 80);
+        var figures = Given.List(request.Readings, "readings", "what the meters show", 5000).Select((r, i) => new ReportedFigure("", date, Given.Number(r.Hours, $"readings[{i}].hours", "what the meter shows"), Given.Number(r.Hours, $"readings[{i}].hours", "what the meter shows").ToString(System.Globalization.CultureInfo.InvariantCulture), i + 1)
+        {
+            EngineId = r.EngineId ?? throw new BadInputException($"readings[{i}].engineId", "Say whose meter it is."),
+            Id = Given.NewId(r.Id),
+        }).ToList();
+        return await TakeAsync("round", figures, who, null, gate, day, refits, cancelled);
+    }
+
+    /// <summary>What would become of a file; nothing is kept.</summary>
+    public static async Task<HoursReport> Preview(HttpRequest request, ZeroDriftContext data, FleetDay day, Guid? engineId = null)
+    {
+        var file = HoursFile.Read(await UploadedFile.ReadAsync(request), day.Today);
+        return await new HoursIntake(data, day.Today, day.Now).TakeAsync(file.Form, file.Figures, null, engineId, false);
+    }
+
+    public static async Task<HoursReport> Import(HttpRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled, Guid? engineId = null, string? who = null)
+    {
+        var file = HoursFile.Read(await UploadedFile.ReadAsync(request), day.Today);
+        return await TakeAsync(file.Form, file.Figures, Given.OptionalText(who, "who", "who brings the file", 80) ?? $"a file ({file.Form})", engineId, gate, day, refits, cancelled);
+    }
+
+    public static async Task<IReadOnlyList<WaitingFigure>> Waiting(ZeroDriftContext data, FleetDay day)
+    {
+        var intake = new HoursIntake(data, day.Today, day.Now);
+        var waiting = new List<WaitingFigure>();
+        foreach (var row in await data.HoursReports.AsNoTracking().Where(r => r.State == WaitingState.Waiting).OrderBy(r => r.ReceivedAt).ThenBy(r => r.Machine).Take(500).ToListAsync())
+        {
+            var history = row.EngineId is { } id ? await intake.HistoryAsync(id) : null;
+            waiting.Add(new WaitingFigure
+            {
+                Id = row.Id,
+                Source = row.Source,
+                ReceivedAt = row.ReceivedAt,
+                Machine = row.Machine,
+                EngineId = row.EngineId,
+                Engine = row.EngineId is null ? null : await data.Engines.AsNoTracking().Where(e => e.Id == row.EngineId).Select(e => e.Name).FirstOrDefaultAsync(),
+                Date = row.Date,
+                Hours = row.Hours,
+                Written = row.Written,
+                Doubt = row.Doubt,
+                PerhapsHours = row.PerhapsHours,
+                Sentence = HoursIntake.Sentence(row.Doubt, row.Machine, row.PerhapsHours, history),
+                LastHours = history?.Latest is { } last ? last.TotalHours - history.Offset : null,
+                LastDate = history?.Latest?.Date,
+            });
+        }
+        return waiting;
+    }
+
+    public static async Task<DecisionResponse> Decide(Guid id, DecisionRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    {
+        var (answer, types) = await gate.RunAsync(async data =>
+        {
+            var row = await data.HoursReports.FirstOrDefaultAsync(r => r.Id == id) ?? throw new NotFoundException("There is no such figure.");
+            if (row.State != WaitingState.Waiting) throw new ConflictException("changedMeanwhile", "decision", $"That is decided already{(row.DecidedBy is { } by ? $", by {by}" : "")}.");
+            var intake = new HoursIntake(data, day.Today, day.Now);
+            var decision = request.Decision ?? throw new BadInputException("decision", "Say take, meterReplaced or setAside.");
+            if (decision == "setAside") row.Why = Given.Text(request.Why, "why", "why it is set aside", 500);
+            else await HoursDecision.TakeAsync(data, intake, row, request, decision, day.Today);
+            (row.State, row.DecidedAt, row.DecidedBy) = (decision == "setAside" ? WaitingState.SetAside : WaitingState.Taken, day.Now, Given.OptionalText(request.Who, "who", "who decides", 80));
+            if (row.State == WaitingState.Taken) await intake.RefreshAsync([row.EngineId!.Value]);
+            return (new DecisionResponse(row.State, row.EngineId), intake.RefitTypes);
+        }, cancelled);
+        foreach (var type in types) refits.Want(type);
+        return answer;
+    }
+
+    public static async Task<FeedResponse> Feed(ZeroDriftContext data) => Response(await data.HoursFeeds.AsNoTracking().SingleOrDefaultAsync() ?? new HoursFeedRow());
+
+    public static async Task<FeedResponse> ChangeFeed(FeedSettings request, WriteGate gate, CancellationToken cancelled)
+    {
+        var address = Given.OptionalText(request.Address, "address", "where the hours are asked from", 500);
+        if (address is not null && (!Uri.TryCreate(address, UriKind.Absolute, out var uri) || uri.Scheme is not ("http" or "https"))) throw new BadInputException("address", "Give the whole address, such as https://example.org/fleet.xml.");
+        var every = request.EveryMinutes ?? 60;
+        if (every is < 5 or > 10_080) throw new BadInputException("everyMinutes", "Ask every 5 to 10080 minutes.");
+        return await gate.RunAsync(async data =>
+        {
+            var row = await data.HoursFeeds.SingleOrDefaultAsync();
+            if (row is null) data.HoursFeeds.Add(row = new HoursFeedRow());
+            (row.Address, row.EveryMinutes) = (address, every);
+            return Response(row);
+        }, cancelled);
+    }
+
+    /// <summary>Asks the address now.</summary>
+    public static async Task<FeedResponse> Ask(HoursFeed feed, ZeroDriftContext data, CancellationToken cancelled)
+    {
+        await feed.AskAsync(cancelled);
+        return await Feed(data);
+    }
+
+    internal static async Task<HoursReport> TakeAsync(string form, IReadOnlyList<ReportedFigure> figures, string? who, Guid? engineId, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    {
+        var (report, types) = await gate.RunAsync(async data =>
+        {
+            var intake = new HoursIntake(data, day.Today, day.Now);
+            return (await intake.TakeAsync(form, figures, who, engineId, true), intake.RefitTypes);
+        }, cancelled);
+        foreach (var type in types) refits.Want(type);
+        return report;
+    }
+
+    private static FeedResponse Response(HoursFeedRow row) => new(row.Address, row.EveryMinutes, row.AskedAt, row.AnsweredAt, row.Said);
+}
