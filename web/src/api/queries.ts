@@ -43,6 +43,10 @@ export const queries = {
       queryKey: ['people', 'all'],
       queryFn: () => answer(api.GET('/api/people', { params: { query: { archived: true } } })),
     }),
+  round: () => queryOptions({ queryKey: ['hours', 'round'], queryFn: () => answer(api.GET('/api/hours/round')) }),
+  waitingHours: () =>
+    queryOptions({ queryKey: ['hours', 'waiting'], queryFn: () => answer(api.GET('/api/hours/waiting')) }),
+  hoursFeed: () => queryOptions({ queryKey: ['hours', 'feed'], queryFn: () => answer(api.GET('/api/hours/feed')) }),
   instruments: () => queryOptions({ queryKey: ['instruments'], queryFn: () => answer(api.GET('/api/instruments')) }),
   sites: () => queryOptions({ queryKey: ['sites'], queryFn: () => answer(api.GET('/api/sites')) }),
   machines: () => queryOptions({ queryKey: ['machines'], queryFn: () => answer(api.GET('/api/machines')) }),

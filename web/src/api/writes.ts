@@ -8,6 +8,8 @@ export interface Write<Given, Made> {
 }
 
 const write = <Given, Made>(definition: Write<Given, Made>) => definition
+/** Hours move the due dates of whatever they are of. */
+export const afterHours: QueryKey[] = [['hours'], ['yard'], ['engine'], ['drift']]
 const yardAndBook: QueryKey[] = [['yard'], ['engine'], ['types']]
 
 /**
@@ -76,6 +78,23 @@ export const writes = {
     send: ({ id, ...body }: Schemas['PersonChangeRequest'] & { id: string }) =>
       answer(api.PUT('/api/people/{id}', { params: { path: { id } }, body })),
     stale: () => [['people']],
+  }),
+  takeRound: write({
+    send: (body: Schemas['RoundRequest']) => answer(api.POST('/api/hours/round', { body })),
+    stale: () => afterHours,
+  }),
+  decideHours: write({
+    send: ({ waitingId, ...body }: Schemas['DecisionRequest'] & { waitingId: string }) =>
+      answer(api.POST('/api/hours/waiting/{id}/decision', { params: { path: { id: waitingId } }, body })),
+    stale: () => afterHours,
+  }),
+  changeFeed: write({
+    send: (body: Schemas['FeedSettings']) => answer(api.PUT('/api/hours/feed', { body })),
+    stale: () => [['hours', 'feed']],
+  }),
+  askFeed: write({
+    send: () => answer(api.POST('/api/hours/feed/ask')),
+    stale: () => afterHours,
   }),
   addInstrument: write({
     send: (body: Schemas['InstrumentRequest']) => answer(api.POST('/api/instruments', { body })),

@@ -23,6 +23,12 @@ export const router = createRouter({
       meta: { title: 'Drift' },
     },
     {
+      path: '/hours',
+      name: 'hours',
+      component: () => import('../features/hours/HoursPage.vue'),
+      meta: { title: 'Hours' },
+    },
+    {
       path: '/drift',
       name: 'drift',
       component: () => import('../features/drift/FleetDriftPage.vue'),

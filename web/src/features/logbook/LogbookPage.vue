@@ -3,7 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef } from 'vue'
 import { Refusal, sentence, type Schemas } from '../../api/client'
-import { sendLogbook } from '../../api/logbook'
+import { sendLogbook } from '../../api/files'
 import { queries } from '../../api/queries'
 import { day } from '../../shared/figures/days'
 import { toast } from '../../shared/toasts/toasts'
@@ -59,7 +59,7 @@ const understood = computed(() => {
     <div class="page-head">
       <div>
         <h1>Logbook</h1>
-        <p class="soft small mb-0 mt-1">old records in, all records out: a CSV file, one reading a row</p>
+        <p class="soft small mb-0 mt-1">old records in, all records out: a CSV file or a workbook, one reading a row</p>
       </div>
       <BButton class="btn-plain" href="/api/logbook/export" download="logbook.csv">
         Write out the whole fleet's logbook
@@ -77,7 +77,7 @@ const understood = computed(() => {
         Choose a file…
         <input
           type="file"
-          accept=".csv,text/csv,text/plain"
+          accept=".csv,.xlsx,text/csv,text/plain"
           class="visually-hidden"
           aria-label="Logbook file"
           @change="choose"

@@ -1,0 +1,19 @@
+import { toRefusal, type Schemas } from './client'
+import { reaching } from './reach'
+
+/** Sends a logbook file: to be looked at, or to be brought in. */
+export const sendLogbook = (path: 'preview' | 'import' | 'import?goodOnly=true', file: File) =>
+  send<Schemas['LogbookReport']>(`/api/logbook/${path}`, file, 'text/csv')
+
+/** Sends a file of hours: to be looked at, or to be taken. Its kind is found by what is in it. */
+export function sendHours(path: 'preview' | 'import', file: File, asked: { engineId?: string; who?: string }) {
+  const query = new URLSearchParams(Object.entries(asked).filter((e): e is [string, string] => !!e[1]))
+  return send<Schemas['HoursReport']>(`/api/hours/${path}?${query.toString()}`, file, 'application/octet-stream')
+}
+
+async function send<Report>(path: string, file: File, type: string): Promise<Report> {
+  const response = await reaching(new Request(path, { method: 'POST', headers: { 'content-type': type }, body: file }))
+  const body: unknown = await response.json().catch(() => ({}))
+  if (!response.ok) throw toRefusal(body, response.status)
+  return body as Report
+}
