@@ -28,6 +28,13 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<HoursReportRow> HoursReports => Set<HoursReportRow>();
     public DbSet<MachineAliasRow> MachineAliases => Set<MachineAliasRow>();
     public DbSet<HoursFeedRow> HoursFeeds => Set<HoursFeedRow>();
+    public DbSet<JobRow> Jobs => Set<JobRow>();
+    public DbSet<PlacementRow> Placements => Set<PlacementRow>();
+    public DbSet<PlanVersionRow> PlanVersions => Set<PlanVersionRow>();
+    public DbSet<AwayRow> Away => Set<AwayRow>();
+    public DbSet<StandbyGroupRow> StandbyGroups => Set<StandbyGroupRow>();
+    public DbSet<ToolRow> Tools => Set<ToolRow>();
+    public DbSet<RoadRow> Roads => Set<RoadRow>();
     public DbSet<SameGapRow> SameGaps => Set<SameGapRow>();
     public DbSet<FeelCheckRow> FeelChecks => Set<FeelCheckRow>();
     public DbSet<TypeFitRow> TypeFits => Set<TypeFitRow>();

@@ -33,14 +33,14 @@ internal static class Explanation
         var able = request.Technicians.Where(t => j.Skill is null || t.Skills.Contains(j.Skill)).ToList();
         if (able.Count == 0) return $"no technician knows {j.Skill}.";
         if (j.Crew > 1 && request.Technicians.Count < 2) return "it takes two, and there is only one technician.";
-        if (j.EarliestDay >= request.DayCount) return $"it cannot begin before day {j.EarliestDay}, after this plan ends.";
+        if (j.EarliestDay >= request.DayCount) return $"it cannot begin before {request.SayDay(j.EarliestDay)}, after this plan ends.";
         var pins = request.Pins.Where(p => p.Job == j.Id).ToList();
         if (pins.Count > 0)
         {
             if (pins.Exists(p => p.Technician is not null && able.TrueForAll(t => t.Id != p.Technician))) return $"{pins[0].Technician} does not know {j.Skill}.";
-            if (pins.Exists(p => p.Day is { } day && j.BlockedDays.Contains(day))) return $"day {pins[0].Day} is blocked for it.";
-            if (pins.Exists(p => p.Day < j.EarliestDay)) return $"day {pins[0].Day} is before its earliest day {j.EarliestDay}.";
-            if (pins.Exists(p => p.Day is { } day && able.Where(t => p.Technician is null || t.Id == p.Technician).All(t => t.HoursOn(day) <= 0))) return $"day {pins[0].Day} is a day off.";
+            if (pins.Exists(p => p.Day is { } day && j.BlockedDays.Contains(day))) return $"{request.SayDay(pins[0].Day!.Value)} is blocked for it.";
+            if (pins.Exists(p => p.Day < j.EarliestDay)) return $"{request.SayDay(pins[0].Day!.Value)} is before its earliest, {request.SayDay(j.EarliestDay)}.";
+            if (pins.Exists(p => p.Day is { } day && able.Where(t => p.Technician is null || t.Id == p.Technician).All(t => t.HoursOn(day) <= 0))) return $"{request.SayDay(pins[0].Day!.Value)} is a day off.";
         }
         if (Enumerable.Range(j.EarliestDay, request.DayCount - j.EarliestDay).All(j.BlockedDays.Contains)) return "every day it could begin on is blocked.";
         if (able.TrueForAll(t => Enumerable.Range(0, request.DayCount).All(d => t.HoursOn(d) <= 0))) return "nobody who knows it works on any day of the plan.";
@@ -72,7 +72,7 @@ internal static class Explanation
     private static string BestItCould(ScheduleRequest request, ScheduleJob job, List<Option> own, Option chosen)
     {
         if (job.DueDay is not { } due) return ", and this one is free.";
-        if (chosen.LastDay > due && chosen.FirstDay <= job.EarliestDay) return $", the first day it may begin (day {job.EarliestDay}).";
+        if (chosen.LastDay > due && chosen.FirstDay <= job.EarliestDay) return $", the first day it may begin ({request.SayDay(job.EarliestDay)}).";
         if (chosen.LastDay > due) return own.Count == 1 ? ", the only day it fits at all." : ", and nobody who knows it could do it sooner.";
         if (chosen.FirstDay < due && chosen.LastDay > chosen.FirstDay) return $", so that its {Require.Text(job.Hours)} h are done in time.";
         if (chosen.FirstDay < due && chosen.Cost > 0) return due >= request.DayCount ? ", which lies after this plan." : ", the nearest day that is neither blocked nor off.";

@@ -93,6 +93,9 @@ public sealed record ScheduleRequest(int DayCount, IReadOnlyList<Technician> Tec
     /// <summary>Roads between sites: what they take comes out of the working hours of whoever visits both on one day, by the shortest way through that day's sites.</summary>
     public IReadOnlyList<Road> TravelHours { get; init; } = [];
 
+    /// <summary>How a day is said in a sentence.</summary>
+    public Func<int, string> SayDay { get; init; } = day => $"day {day}";
+
     /// <summary>How long to look, seconds, 0.1 to 120; counted deterministically, so that the same input gives the same plan.</summary>
     public double TimeLimitSeconds { get; init; } = 10;
 }

@@ -20,6 +20,7 @@ using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
 using ZeroDrift.Server.People;
 using ZeroDrift.Server.Places;
+using ZeroDrift.Server.Plan;
 using ZeroDrift.Server.StandIns;
 using ZeroDrift.Server.Visits;
 
@@ -58,6 +59,8 @@ builder.Services.AddSingleton<FleetDay>();
 builder.Services.AddSingleton<Yard>();
 builder.Services.AddSingleton<Refits>();
 builder.Services.AddHostedService(services => services.GetRequiredService<Refits>());
+builder.Services.AddSingleton<PlanRuns>();
+if (settings is { Demo: true, FleetSize: null }) builder.Services.AddHostedService<DemoPlan>();
 builder.Services.AddSingleton<HoursFeed>();
 builder.Services.AddHostedService(services => services.GetRequiredService<HoursFeed>());
 builder.Services.AddExceptionHandler<ProblemHandler>();
@@ -102,6 +105,9 @@ api.MapEngines();
 api.MapDrift();
 api.MapMeters();
 api.MapHours();
+api.MapJobs();
+api.MapPlan();
+api.MapPlanSettings();
 api.MapVisits();
 api.MapLogbook();
 

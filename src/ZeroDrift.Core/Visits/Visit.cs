@@ -195,6 +195,25 @@ public sealed class Visit
         ];
     }
 
+    /// <summary>Hours from the opening to the signature without the pauses; null where it is not signed, or was no day's work (typed in afterwards, left open over night).</summary>
+    public double? WorkedHours
+    {
+        get
+        {
+            const double Least = 0.1, Most = 14;
+            if (fold.Opened is not { } opened || fold.Signed is not { } signed) return null;
+            var rest = TimeSpan.Zero;
+            DateTimeOffset? since = null;
+            foreach (var entry in Live())
+            {
+                if (entry is Paused) since ??= entry.At;
+                if (entry is Resumed && since is { } from) (rest, since) = (rest + (entry.At - from), null);
+            }
+            var worked = (signed.At - opened.At - rest).TotalHours;
+            return worked is >= Least and <= Most ? Math.Round(worked, 2) : null;
+        }
+    }
+
     /// <summary>A signed overhead or build with nothing awaiting starts the book's clock anew.</summary>
     public bool StartsClock => State == VisitState.Signed && fold.Opened is { Bench: false, Job: JobKind.Overhead or JobKind.Build } && fold.Points.All(p => p.Said?.Outcome != PointOutcome.Awaiting || p.Left is not null);
 

@@ -31,6 +31,7 @@ public static class DemoData
         data.Sites.AddRange(sites.Values);
         var machines = engines.DistinctBy(e => e.MachineName).ToDictionary(e => e.MachineName, e => new MachineRow { Id = DemoIds.For("machine/" + e.MachineName), Name = e.MachineName, Kind = e.Machine, SiteId = sites[e.Site].Id, Site = sites[e.Site] });
         data.Machines.AddRange(machines.Values);
+        DemoWorks.Add(data, today, people, sites, machines);
         await data.SaveChangesAsync();
 
         var wear = new WearSimulation(Seed);
@@ -51,6 +52,8 @@ public static class DemoData
             data.ChangeTracker.Clear();
         }
         await ExpectAsync(data, today);
+        if (engineCount is null) DemoWorks.Jobs(data, today, DateTime.UtcNow);
+        await data.SaveChangesAsync();
         await transaction.CommitAsync();
         return rates;
     }

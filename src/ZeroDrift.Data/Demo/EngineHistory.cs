@@ -46,6 +46,7 @@ internal sealed class EngineHistory
             SerialNumber = demo.SerialNumber,
             EngineTypeId = type.Id,
             DutyHoursPerDay = demo.HoursPerDay,
+            StandbyGroupId = DemoWorks.Group(demo),
             MonthlyWeights = demo.Season?.ToList(),
         };
     }

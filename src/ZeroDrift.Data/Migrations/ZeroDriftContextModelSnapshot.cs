@@ -17,6 +17,37 @@ namespace ZeroDrift.Data.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.10");
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.AwayRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateOnly>("From")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("MachineId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("PersonId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateOnly>("To")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("MachineId");
+
+                    b.HasIndex("PersonId");
+
+                    b.ToTable("Away");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.BlobRow", b =>
                 {
                     b.Property<string>("Hash")
@@ -134,6 +165,9 @@ namespace ZeroDrift.Data.Migrations
 
                     b.Property<string>("SerialNumber")
                         .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("StandbyGroupId")
+                        .HasColumnType("BLOB");
 
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
@@ -505,6 +539,76 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("Instruments");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.JobRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<int>("AfterDays")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("AfterJobId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<int>("Crew")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateOnly?>("DueDate")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("EarliestDate")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("EngineId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<double?>("Hours")
+                        .HasColumnType("REAL");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Remark")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Rule")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Title")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("Tools")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("VisitId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Why")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("AfterJobId");
+
+                    b.HasIndex("EngineId");
+
+                    b.HasIndex("State");
+
+                    b.ToTable("Jobs");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.LashPointRow", b =>
                 {
                     b.Property<byte[]>("Id")
@@ -752,12 +856,74 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.PrimitiveCollection<string>("Skills")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("WeekHours")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.HasKey("Id");
 
                     b.HasIndex("NameKey")
                         .IsUnique();
 
                     b.ToTable("People");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.PlacementRow", b =>
+                {
+                    b.Property<byte[]>("JobId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Because")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Date")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("LastDate")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("MateId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("PersonId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<bool>("Pinned")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("JobId");
+
+                    b.HasIndex("MateId");
+
+                    b.HasIndex("PersonId");
+
+                    b.ToTable("Placements");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.PlanVersionRow", b =>
+                {
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Content")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("PublishedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Who")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Number");
+
+                    b.ToTable("PlanVersions");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.ReadingRow", b =>
@@ -840,6 +1006,24 @@ namespace ZeroDrift.Data.Migrations
                     b.HasKey("VisitId", "Id");
 
                     b.ToTable("RefusedEntries");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.RoadRow", b =>
+                {
+                    b.Property<byte[]>("FromId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("ToId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<double>("Hours")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("FromId", "ToId");
+
+                    b.HasIndex("ToId");
+
+                    b.ToTable("Roads");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.SameGapRow", b =>
@@ -936,6 +1120,56 @@ namespace ZeroDrift.Data.Migrations
                         .IsUnique();
 
                     b.ToTable("SpecRevisions");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.StandbyGroupRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<int>("MostOut")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("NameKey")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("NameKey")
+                        .IsUnique();
+
+                    b.ToTable("StandbyGroups");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ToolRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<int>("Count")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("NameKey")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("NameKey")
+                        .IsUnique();
+
+                    b.ToTable("Tools");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.TypeFitRow", b =>
@@ -1061,6 +1295,9 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<double?>("TotalHours")
                         .HasColumnType("REAL");
 
+                    b.Property<double?>("WorkedHours")
+                        .HasColumnType("REAL");
+
                     b.Property<string>("Worst")
                         .HasColumnType("TEXT");
 
@@ -1091,6 +1328,19 @@ namespace ZeroDrift.Data.Migrations
                         {
                             t.HasCheckConstraint("CK_Visits_Hours", "ShownHours IS NULL OR (ShownHours >= 0 AND ShownHours <= 1000000)");
                         });
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.AwayRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.MachineRow", null)
+                        .WithMany()
+                        .HasForeignKey("MachineId")
+                        .OnDelete(DeleteBehavior.Restrict);
+
+                    b.HasOne("ZeroDrift.Data.Model.PersonRow", null)
+                        .WithMany()
+                        .HasForeignKey("PersonId")
+                        .OnDelete(DeleteBehavior.Restrict);
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.ContextRow", b =>
@@ -1203,6 +1453,52 @@ namespace ZeroDrift.Data.Migrations
                         .OnDelete(DeleteBehavior.Restrict);
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.JobRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.JobRow", null)
+                        .WithMany()
+                        .HasForeignKey("AfterJobId")
+                        .OnDelete(DeleteBehavior.Restrict);
+
+                    b.HasOne("ZeroDrift.Data.Model.EngineRow", "Engine")
+                        .WithMany()
+                        .HasForeignKey("EngineId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
+                    b.OwnsMany("ZeroDrift.Data.Model.JobPartRow", "Parts", b1 =>
+                        {
+                            b1.Property<byte[]>("JobRowId");
+
+                            b1.Property<int>("__synthesizedOrdinal")
+                                .ValueGeneratedOnAddOrUpdate();
+
+                            b1.Property<bool>("Here");
+
+                            b1.Property<int>("LeadDays");
+
+                            b1.Property<string>("Name")
+                                .IsRequired();
+
+                            b1.Property<DateOnly?>("OrderedOn");
+
+                            b1.HasKey("JobRowId", "__synthesizedOrdinal");
+
+                            b1.ToTable("Jobs");
+
+                            b1
+                                .ToJson("Parts")
+                                .HasColumnType("TEXT");
+
+                            b1.WithOwner()
+                                .HasForeignKey("JobRowId");
+                        });
+
+                    b.Navigation("Engine");
+
+                    b.Navigation("Parts");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.LashPointRow", b =>
                 {
                     b.HasOne("ZeroDrift.Data.Model.EngineTypeRow", null)
@@ -1250,11 +1546,46 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired();
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.PlacementRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.JobRow", null)
+                        .WithOne()
+                        .HasForeignKey("ZeroDrift.Data.Model.PlacementRow", "JobId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
+                    b.HasOne("ZeroDrift.Data.Model.PersonRow", null)
+                        .WithMany()
+                        .HasForeignKey("MateId")
+                        .OnDelete(DeleteBehavior.Restrict);
+
+                    b.HasOne("ZeroDrift.Data.Model.PersonRow", null)
+                        .WithMany()
+                        .HasForeignKey("PersonId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.ReadingRow", b =>
                 {
                     b.HasOne("ZeroDrift.Data.Model.VisitRow", null)
                         .WithMany("Readings")
                         .HasForeignKey("VisitKey")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.RoadRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.SiteRow", null)
+                        .WithMany()
+                        .HasForeignKey("FromId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
+                    b.HasOne("ZeroDrift.Data.Model.SiteRow", null)
+                        .WithMany()
+                        .HasForeignKey("ToId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });

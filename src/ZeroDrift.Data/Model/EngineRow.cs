@@ -18,6 +18,8 @@ public sealed class EngineRow : INamed
 
     /// <summary>Twelve weights, January first; null for use all year.</summary>
     public List<double>? MonthlyWeights { get; set; }
+    /// <summary>Of this group only so many may be out at once.</summary>
+    public Guid? StandbyGroupId { get; set; }
     public string? Remark { get; set; }
     public DateTime? ArchivedAt { get; set; }
     public int Version { get; set; } = 1;

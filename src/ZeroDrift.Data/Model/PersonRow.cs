@@ -7,5 +7,10 @@ public sealed class PersonRow : INamed
     public required string Name { get; set; }
     public string NameKey { get; set; } = "";
     public required string Initials { get; set; }
+    /// <summary>Kinds of machine this person works on, by name.</summary>
+    public List<string> Skills { get; set; } = [];
+
+    /// <summary>Working hours, Monday first; empty for somebody who is not planned.</summary>
+    public List<double> WeekHours { get; set; } = [];
     public DateTime? ArchivedAt { get; set; }
 }

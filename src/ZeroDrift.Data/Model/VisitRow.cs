@@ -33,6 +33,8 @@ public sealed class VisitRow
     /// <summary>Through meter changes.</summary>
     public double? TotalHours { get; set; }
     public bool Bench { get; set; }
+    /// <summary>Hours worked from the opening to the signature, pauses not counted; null while open, and where it took no working day.</summary>
+    public double? WorkedHours { get; set; }
     public Guid? OpenedBy { get; set; }
     public DateTime OpenedAt { get; set; }
     public Guid? SignedBy { get; set; }

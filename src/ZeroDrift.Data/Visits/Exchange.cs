@@ -204,10 +204,19 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
             if (known is null) data.Marks.Add(known = new MarkRow { EngineId = row.EngineId, Name = mark.Name });
             (known.CrankDeg, known.Trap, known.VisitKey) = (mark.CrankDeg, mark.Trap, row.Key);
         }
+        if (visit is { State: VisitState.Signed, Opened.JobId: { } jobId }) await CloseJobAsync(data, jobId, row);
         await data.SaveChangesAsync();
         if (!outlook) return null;
         var typeId = await data.Engines.Where(e => e.Id == row.EngineId).Select(e => e.EngineTypeId).FirstAsync();
         return await OutlookKeeper.RefreshAsync(data, row.EngineId, today) ? typeId : null;
+    }
+
+    /// <summary>The job that a signed visit was: done, if it was of this engine.</summary>
+    private static async Task CloseJobAsync(ZeroDriftContext data, Guid jobId, VisitRow row)
+    {
+        if (await data.Jobs.FirstOrDefaultAsync(j => j.Id == jobId && j.EngineId == row.EngineId && j.State == JobState.Open) is not { } job) return;
+        (job.State, job.VisitId) = (JobState.Done, row.Id);
+        job.Version++;
     }
 
     /// <summary>Brings up what a visit was measured with, and what it teaches of the hands.</summary>

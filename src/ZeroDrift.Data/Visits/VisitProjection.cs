@@ -23,6 +23,7 @@ public static class VisitProjection
         row.OpenedAt = opened.At.UtcDateTime;
         row.SignedBy = visit.Signed?.By;
         row.SignedAt = visit.Signed?.At.UtcDateTime;
+        row.WorkedHours = visit.WorkedHours;
         row.Remark = visit.Signed?.Remark;
         row.Condition = visit.Condition?.Condition ?? visit.Demands?.Condition ?? row.Condition;
         row.Revision = visit.Demands?.Revision;

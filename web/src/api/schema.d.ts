@@ -873,6 +873,282 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list-jobs"];
+        put?: never;
+        post: operations["add-job"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change-job"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/from-due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A job for every engine that falls due until a day and has none open; what was made before stays. */
+        post: operations["jobs-from-due"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-plan-run"];
+        put?: never;
+        /** Plans anew: pins hold, and as little as can be is moved. */
+        post: operations["run-plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/run/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop-plan-run"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["check-placement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/placements/{jobId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Puts a job on a day by hand; a day on which it cannot stand is refused with what is in the way. */
+        put: operations["place-job"];
+        post?: never;
+        delete: operations["take-job-out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/publish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes the draft the plan that is followed; the one before is kept. */
+        post: operations["publish-plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list-plan-versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-plan-calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change-mechanic"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add-away"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/away/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove-away"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put-group"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put-tool"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/roads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put-road"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits": {
         parameters: {
             query?: never;
@@ -1098,6 +1374,33 @@ export interface components {
             visitId: string;
             points: components["schemas"]["AwaitingPointRecord"][];
         };
+        AwayRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            /** Format: uuid */
+            personId?: null | string;
+            /** Format: uuid */
+            machineId?: null | string;
+            /** Format: date */
+            from?: null | string;
+            /** Format: date */
+            to?: null | string;
+            why?: null | string;
+        };
+        AwayResponse: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            personId: null | string;
+            /** Format: uuid */
+            machineId: null | string;
+            who: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            why: string;
+        };
         /** @description A row that cannot be taken, and why. */
         BadRow: {
             /** Format: int32 */
@@ -1125,6 +1428,27 @@ export interface components {
             who: null | string;
             why: null | string;
             what: components["schemas"]["JsonObject"];
+        };
+        CheckRequest: {
+            /** Format: uuid */
+            jobId?: null | string;
+            /** Format: uuid */
+            personId?: null | string;
+            /** Format: date */
+            date?: null | string;
+        };
+        /** @description What a day would mean for a job: what stands in the way, or how late and early it would be. */
+        CheckResponse: {
+            fits: boolean;
+            sentence: string;
+            /** Format: date */
+            lastDate: string;
+            /** Format: uuid */
+            mateId: null | string;
+            /** Format: int32 */
+            lateDays: number;
+            /** Format: int32 */
+            earlyDays: number;
         };
         ClearPointResponse: {
             /** Format: int32 */
@@ -2122,6 +2446,22 @@ export interface components {
             side: null | components["schemas"]["LimitSide"];
             points: components["schemas"]["ForecastPointResponse"][];
         };
+        GroupRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            name?: null | string;
+            /** Format: int32 */
+            mostOut?: null | number;
+            engineIds?: null | string[];
+        };
+        GroupResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            mostOut: number;
+            engineIds: string[];
+        };
         /** @description What one hand is like, shown to its owner first. */
         HandResponse: {
             /** Format: uuid */
@@ -2262,6 +2602,14 @@ export interface components {
          * @enum {string}
          */
         JobKind: "overhead" | "spotCheck" | "receivingCheck" | "build";
+        JobPart: {
+            name: null | string;
+            /** Format: int32 */
+            leadDays: null | number;
+            /** Format: date */
+            orderedOn: null | string;
+            here: null | boolean;
+        };
         JobRequest: {
             id?: null | string;
             site?: null | string;
@@ -2285,6 +2633,84 @@ export interface components {
             crew?: null | number;
             tools?: null | string[];
             after?: null | components["schemas"]["AfterRequest"];
+        };
+        /** @description A job with what it needs, and where it stands in the draft. */
+        JobResponse: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            machine: string;
+            kind: components["schemas"]["MachineKind"];
+            site: string;
+            title: string;
+            rule?: null | components["schemas"]["DueRule"];
+            /** Format: date */
+            dueDate?: null | string;
+            /**
+             * Format: date
+             * @description Parts here or on their way, and whatever else it waits for.
+             */
+            earliestDate?: null | string;
+            /** @description How long it takes; the middle is planned. */
+            time: components["schemas"]["JobTime"];
+            /** Format: double */
+            givenHours?: null | number;
+            /** Format: int32 */
+            crew: number;
+            tools: string[];
+            parts: components["schemas"]["JobPart"][];
+            /**
+             * Format: date
+             * @description The last day its parts can be ordered for its day: planned, else due. Null where nothing is to be ordered.
+             */
+            orderBy?: null | string;
+            /** Format: uuid */
+            afterJobId?: null | string;
+            /** Format: int32 */
+            afterDays?: number;
+            remark?: null | string;
+            state: components["schemas"]["JobState"];
+            /** Format: uuid */
+            visitId?: null | string;
+            /** @description A valve was found tight and not set. */
+            foundTight: boolean;
+        };
+        /**
+         * @description How far a job has come.
+         * @enum {string}
+         */
+        JobState: "open" | "done" | "dropped";
+        /**
+         * @description How long a job will take: begun with what the book or the valvetrain says, and surer with every visit this depot has timed. Times spread in
+         *     proportion, so their logarithms are pooled: what is believed beforehand counts as four visits with a spread of a third (common practice, no source).
+         */
+        JobTime: {
+            /**
+             * Format: double
+             * @description One job in ten is done sooner, hours.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description As many take longer as take less.
+             */
+            middle: number;
+            /**
+             * Format: double
+             * @description One in ten takes longer.
+             */
+            high: number;
+            /**
+             * Format: int32
+             * @description Visits behind it.
+             */
+            timed: number;
+        };
+        JobsFromDueRequest: {
+            /** Format: date */
+            until?: null | string;
         };
         JsonElement: unknown;
         JsonObject: Record<string, never>;
@@ -2555,6 +2981,10 @@ export interface components {
             /** Format: double */
             marginDeg: null | number;
             measurableNow: null | boolean;
+        };
+        MechanicRequest: {
+            skills?: null | components["schemas"]["MachineKind"][];
+            weekHours?: null | number[];
         };
         /** @description A meter reading put right: the figures that replace it, or nothing where it was never read; always with why. */
         MeterCorrectionRequest: {
@@ -2884,6 +3314,13 @@ export interface components {
             /** Format: double */
             crankDeg: number;
         };
+        PlaceRequest: {
+            /** Format: uuid */
+            personId?: null | string;
+            /** Format: date */
+            date?: null | string;
+            pinned?: null | boolean;
+        };
         PlacedPointResponse: {
             /** Format: int32 */
             cylinder: number;
@@ -2894,6 +3331,49 @@ export interface components {
             roomBackDeg: null | number;
             /** Format: double */
             roomForwardDeg: null | number;
+        };
+        PlacementResponse: {
+            /** Format: uuid */
+            jobId: string;
+            /** Format: uuid */
+            personId: string;
+            /** Format: uuid */
+            mateId: null | string;
+            /** Format: date */
+            date: string;
+            /** Format: date */
+            lastDate: string;
+            pinned: boolean;
+            because: string;
+        };
+        /** @description A row of the plan: who, what they know, and the hours of each day from the first. */
+        PlanPerson: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            skills: string[];
+            weekHours: number[];
+            hours: number[];
+        };
+        PlanResponse: {
+            /** Format: date */
+            from: string;
+            /** Format: int32 */
+            days: number;
+            /** Format: date */
+            today: string;
+            people: components["schemas"]["PlanPerson"][];
+            jobs: components["schemas"]["JobResponse"][];
+            placements: components["schemas"]["PlacementResponse"][];
+            unplaced: components["schemas"]["UnplacedJob"][];
+            away: components["schemas"]["AwayResponse"][];
+            groups: components["schemas"]["GroupResponse"][];
+            tools: components["schemas"]["ToolResponse"][];
+            roads: components["schemas"]["RoadResponse"][];
+            run: components["schemas"]["RunResponse"];
+            published?: null | components["schemas"]["VersionResponse"];
+            /** @description The draft stands otherwise than what was published. */
+            changed: boolean;
         };
         /** @description What is asked of one point: in millimetres as derived, and in the book's own writing. */
         PointDemandRecord: {
@@ -2970,6 +3450,9 @@ export interface components {
                 [key: string]: string[];
             };
         };
+        PublishRequest: {
+            who?: null | string;
+        };
         RateResponse: {
             /** Format: double */
             mmPer1000h: number;
@@ -3038,6 +3521,24 @@ export interface components {
             /** Format: double */
             distanceMm: number;
         };
+        RoadRequest: {
+            /** Format: uuid */
+            fromId?: null | string;
+            /** Format: uuid */
+            toId?: null | string;
+            /** Format: double */
+            hours?: null | number;
+        };
+        RoadResponse: {
+            /** Format: uuid */
+            fromId: string;
+            /** Format: uuid */
+            toId: string;
+            from: string;
+            to: string;
+            /** Format: double */
+            hours: number;
+        };
         /** @description A line of the morning's round. */
         RoundLine: {
             /** Format: uuid */
@@ -3068,6 +3569,16 @@ export interface components {
             date?: null | string;
             who?: null | string;
             readings?: null | components["schemas"]["RoundReading"][];
+        };
+        /** @description How a planning run stands. Bound: no plan can cost less. */
+        RunResponse: {
+            running: boolean;
+            /** Format: double */
+            cost: null | number;
+            /** Format: double */
+            bound: null | number;
+            said: null | string;
+            moved: string[];
         };
         ScheduleApiRequest: {
             /** Format: date */
@@ -3518,6 +4029,20 @@ export interface components {
             /** Format: double */
             injectorToAtdc?: null | number;
         };
+        ToolRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            name?: null | string;
+            /** Format: int32 */
+            count?: null | number;
+        };
+        ToolResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+        };
         TrialRequest: {
             bladesMm?: null | number[];
             feel?: null | components["schemas"]["Feel"];
@@ -3590,6 +4115,11 @@ export interface components {
             standardErrorMmPer1000h: number;
             /** Format: double */
             tauMmPer1000h: number;
+        };
+        UnplacedJob: {
+            /** Format: uuid */
+            jobId: string;
+            reason: string;
         };
         UnplacedPointResponse: {
             /** Format: int32 */
@@ -3674,6 +4204,15 @@ export interface components {
          * @enum {string}
          */
         VerdictState: "tight" | "loose" | "borderline" | "inWindow";
+        VersionResponse: {
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            publishedAt: string;
+            who: null | string;
+            /** Format: int32 */
+            jobs: number;
+        };
         /** @description Everything read one way, and nobody has said why. */
         VisitDoubtRecord: {
             /** Format: double */
@@ -6597,6 +7136,814 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FeedResponse"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-jobs": {
+        parameters: {
+            query?: {
+                state?: components["schemas"]["JobState"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobResponse"][];
+                };
+            };
+        };
+    };
+    "add-job": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobResponse"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "change-job": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "jobs-from-due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobsFromDueRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobResponse"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-plan": {
+        parameters: {
+            query?: {
+                from?: string;
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-plan-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunResponse"];
+                };
+            };
+        };
+    };
+    "run-plan": {
+        parameters: {
+            query?: {
+                from?: string;
+                days?: number;
+                seconds?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "stop-plan-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunResponse"];
+                };
+            };
+        };
+    };
+    "check-placement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "place-job": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacementResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "take-job-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "publish-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PublishRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-plan-versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionResponse"][];
+                };
+            };
+        };
+    };
+    "get-plan-calendar": {
+        parameters: {
+            query?: {
+                person?: string;
+                machine?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "change-mechanic": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MechanicRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MechanicRequest"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "add-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AwayResponse"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "remove-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AwayResponse"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "put-group": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "put-tool": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToolRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToolResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "put-road": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoadRequest"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
             /** @description Service Unavailable */

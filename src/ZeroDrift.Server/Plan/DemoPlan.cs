@@ -1,0 +1,37 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Storage;
+using ZeroDrift.Server.Outlooks;
+
+namespace ZeroDrift.Server.Plan;
+
+/// <summary>The demo's own plan, made once by the planner from what its engines are due for, and published.</summary>
+internal sealed class DemoPlan(IServiceScopeFactory scopes, WriteGate gate, Yard yard, FleetDay day, PlanRuns runs, ILogger<DemoPlan> log) : BackgroundService
+{
+    private const int Days = 42;
+    private const double Seconds = 3;
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        try
+        {
+            await using (var scope = scopes.CreateAsyncScope())
+            {
+                var data = scope.ServiceProvider.GetRequiredService<ZeroDriftContext>();
+                if (await data.PlanVersions.AnyAsync(stoppingToken) || await data.Placements.AnyAsync(stoppingToken)) return;
+            }
+            await JobEndpoints.FromDue(new JobsFromDueRequest(null), gate, yard, day, stoppingToken);
+            runs.Start(day.Today, Days, Seconds);
+            await runs.IdleAsync();
+            await PlanEndpoints.Publish(new PublishRequest("Tove"), gate, day, stoppingToken);
+        }
+        catch (OperationCanceledException)
+        {
+            // The server stops; the next start plans.
+        }
+        catch (Exception fault)
+        {
+            log.LogWarning(fault, "The demo has no plan yet.");
+        }
+    }
+}

@@ -1,0 +1,104 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Input;
+using ZeroDrift.Core;
+using ZeroDrift.Core.Hours;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Storage;
+using ZeroDrift.Server.Errors;
+using ZeroDrift.Server.OpenApi;
+using ZeroDrift.Server.Outlooks;
+
+namespace ZeroDrift.Server.Plan;
+
+/// <summary>Jobs: made from what is due, by hand, changed, dropped with why.</summary>
+internal static class JobEndpoints
+{
+    /// <summary>What is due further ahead than this is not made a job of unasked, weeks.</summary>
+    private const int WeeksAhead = 8;
+
+    public static void MapJobs(this IEndpointRouteBuilder api)
+    {
+        var jobs = api.MapGroup("/jobs").WithTags("Jobs");
+        jobs.MapGet("/", List).WithName("list-jobs");
+        jobs.MapPost("/", Add).WithName("add-job").Refuses(400, 409, 503);
+        jobs.MapPut("/{id:guid}", Change).WithName("change-job").Refuses(400, 404, 409, 503);
+        jobs.MapPost("/from-due", FromDue).WithName("jobs-from-due").Refuses(400, 503);
+    }
+
+    public static async Task<IReadOnlyList<JobResponse>> List(ZeroDriftContext data, Yard yard, FleetDay day, JobState state = JobState.Open) =>
+        await (await JobsView.OfAsync(data, yard, day)).AllAsync(state);
+
+    public static async Task<Results<Created<JobResponse>, Ok<JobResponse>>> Add(JobRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled)
+    {
+        var id = Given.NewId(request.Id);
+        var (job, made) = await gate.RunAsync(async data =>
+        {
+            var engineId = request.EngineId ?? throw new BadInputException("engineId", "Say which engine the job is on.");
+            if (await data.Jobs.AsNoTracking().FirstOrDefaultAsync(j => j.Id == id) is { } stands)
+                return stands.EngineId == engineId ? (await OneAsync(data, id, yard, day), false) : throw new ConflictException("differs", "id", $"That identifier is another job, {stands.Title}.");
+            if (!await data.Engines.AnyAsync(e => e.Id == engineId && e.ArchivedAt == null)) throw new BadInputException("engineId", "There is no such engine in the yard.");
+            var row = new JobRow { Id = id, EngineId = engineId, Title = Given.Text(request.Title ?? "Overhead", "title", "what the job is", 80), MadeAt = day.Now };
+            await OntoAsync(data, row, request);
+            data.Jobs.Add(row);
+            await data.SaveChangesAsync();
+            return (await OneAsync(data, id, yard, day), true);
+        }, cancelled);
+        return made ? TypedResults.Created($"/api/jobs/{id}", job) : TypedResults.Ok(job);
+    }
+
+    public static async Task<JobResponse> Change(Guid id, JobRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
+    {
+        var row = await data.Jobs.FirstOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("There is no such job.");
+        if (row.State == JobState.Done) throw new ConflictException("alreadySigned", "state", "This job is done; its visit is signed.");
+        if (request.Title is not null) row.Title = Given.Text(request.Title, "title", "what the job is", 80);
+        await OntoAsync(data, row, request);
+        if (request.State is { } state)
+        {
+            if (state == JobState.Done) throw new BadInputException("state", "A job is done when its visit is signed; open the engine from it.");
+            (row.State, row.Why) = (state, state == JobState.Dropped ? Given.Text(request.Why, "why", "why it is not done", 500) : null);
+            if (state == JobState.Dropped) await data.Placements.Where(p => p.JobId == id).ExecuteDeleteAsync();
+        }
+        row.Version++;
+        await data.SaveChangesAsync();
+        return await OneAsync(data, id, yard, day);
+    }, cancelled);
+
+    /// <summary>A job for every engine that falls due until a day and has none open; what was made before stays.</summary>
+    public static async Task<IReadOnlyList<JobResponse>> FromDue(JobsFromDueRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
+    {
+        var until = request.Until ?? day.Today.AddDays(7 * WeeksAhead);
+        var busy = (await data.Jobs.Where(j => j.State == JobState.Open).Select(j => j.EngineId).ToListAsync()).ToHashSet();
+        foreach (var row in await yard.AllAsync(data))
+        {
+            if (busy.Contains(row.EngineId) || row.OpenOverheadId is not null || row.Decides is not { Rule: not DueRule.Nothing, Date: { } due } || due > until) continue;
+            data.Jobs.Add(new JobRow { Id = Guid.CreateVersion7(), EngineId = row.EngineId, Title = row.Decides.Rule == DueRule.Finding ? $"Set {string.Join(", ", row.Findings.Take(3).Select(f => f.Point))}" : "Overhead", Rule = row.Decides.Rule, DueDate = due, MadeAt = day.Now });
+        }
+        await data.SaveChangesAsync();
+        return await List(data, yard, day);
+    }, cancelled);
+
+    private static async Task<JobResponse> OneAsync(ZeroDriftContext data, Guid id, Yard yard, FleetDay day)
+    {
+        var row = await data.Jobs.AsNoTracking().Include(j => j.Engine!.EngineType!.Points).Include(j => j.Engine!.Machine!.Site).FirstAsync(j => j.Id == id);
+        return await (await JobsView.OfAsync(data, yard, day)).OneAsync(row, await data.Placements.Where(p => p.JobId == id).Select(p => (DateOnly?)p.Date).FirstOrDefaultAsync());
+    }
+
+    private static async Task OntoAsync(ZeroDriftContext data, JobRow row, JobRequest request)
+    {
+        row.DueDate = request.DueDate ?? row.DueDate;
+        row.EarliestDate = request.EarliestDate ?? row.EarliestDate;
+        if (request.Hours is { } hours) row.Hours = Given.Above(hours, 0, 1000, "hours", "The hours of work", "h");
+        if (request.Crew is { } crew) row.Crew = crew is 1 or 2 ? crew : throw new BadInputException("crew", "A job takes one or two.");
+        if (request.Tools is { } tools) row.Tools = [.. tools.Select((t, i) => Given.Text(t, $"tools[{i}]", "the tool", 80)).Distinct()];
+        if (request.Parts is { } parts)
+            row.Parts = [.. parts.Select((p, i) => new JobPartRow { Name = Given.Text(p.Name, $"parts[{i}].name", "the part", 100), LeadDays = p.LeadDays is >= 0 and <= 730 or null ? p.LeadDays ?? 0 : throw new BadInputException($"parts[{i}].leadDays", "Give the days until it is here, 0 to 730."), OrderedOn = p.OrderedOn, Here = p.Here ?? false })];
+        if (request.Remark is not null) row.Remark = Given.OptionalText(request.Remark, "remark", "the remark");
+        if (request.AfterJobId is not { } after) return;
+        for (Guid? at = after; at is { } id; at = await data.Jobs.Where(j => j.Id == id).Select(j => j.AfterJobId).FirstOrDefaultAsync())
+            if (id == row.Id) throw new BadInputException("afterJobId", "The jobs would wait for each other in a circle.");
+        if (!await data.Jobs.AnyAsync(j => j.Id == after)) throw new BadInputException("afterJobId", "There is no such job to wait for.");
+        (row.AfterJobId, row.AfterDays) = (after, request.AfterDays is null or (>= 0 and <= 366) ? request.AfterDays ?? 0 : throw new BadInputException("afterDays", "Give the days between, 0 to 366."));
+    }
+}

@@ -1,0 +1,116 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Core;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Model;
+using ZeroDrift.Planning;
+
+namespace ZeroDrift.Server.Plan;
+
+/// <summary>The fleet's jobs, people, absences, groups, tools and roads as one request to the planner, and back.</summary>
+internal sealed class PlanBuilder
+{
+    /// <summary>Cost of a day late: a valve found tight most, what is only due by the book least; a day early throws running hours away (common practice, no source).</summary>
+    private const double LateTight = 40, LateStandby = 20, LateOther = 10, Early = 1, Unplaced = 2000, SiteChange = 2;
+
+    private readonly Dictionary<string, Guid> jobIds = new(StringComparer.Ordinal);
+    private readonly Dictionary<Guid, string> jobNames = [];
+    private readonly Dictionary<string, Guid> people = new(StringComparer.Ordinal);
+
+    private PlanBuilder(DateOnly from, int days) => (From, Days) = (from, days);
+
+    public DateOnly From { get; }
+
+    public int Days { get; }
+
+    public ScheduleRequest Request { get; private set; } = null!;
+
+    public IReadOnlyList<PlanPerson> Mechanics { get; private set; } = [];
+
+    public IReadOnlyList<JobResponse> Jobs { get; private set; } = [];
+
+    /// <summary>Everything that is open, from a day on.</summary>
+    public static async Task<PlanBuilder> OfAsync(ZeroDriftContext data, JobsView jobs, DateOnly from, int days, double seconds = 10)
+    {
+        var plan = new PlanBuilder(from, days);
+        var away = await data.Away.AsNoTracking().Where(a => a.To >= from).ToListAsync();
+        var persons = (await data.People.AsNoTracking().Where(p => p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync()).Where(p => p.WeekHours.Sum() > 0).ToList();
+        plan.Mechanics = [.. persons.Select(p => new PlanPerson(p.Id, p.Name, p.Skills, p.WeekHours, [.. Enumerable.Range(0, days).Select(d => HoursOn(p, from.AddDays(d), away))]))];
+        foreach (var person in persons) plan.people[person.Name] = person.Id;
+        plan.Jobs = await jobs.AllAsync(JobState.Open);
+        foreach (var job in plan.Jobs)
+        {
+            var name = job.Engine;
+            for (var i = 2; !plan.jobIds.TryAdd(name, job.Id); i++) name = $"{job.Engine}, {job.Title}{(i > 2 ? $" {i}" : "")}";
+            plan.jobNames[job.Id] = name;
+        }
+        var engines = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.Id, e.MachineId, e.StandbyGroupId }).ToDictionaryAsync(e => e.Id);
+        var groups = await data.StandbyGroups.AsNoTracking().ToDictionaryAsync(g => g.Id);
+        plan.Request = new ScheduleRequest(
+            days,
+            [.. plan.Mechanics.Select(p => new Technician(p.Name, p.Skills, p.Hours))],
+            [.. plan.Jobs.Select(j => plan.Job(j, engines[j.EngineId].StandbyGroupId is { } g && groups.TryGetValue(g, out var group) ? group.Name : null, [.. away.Where(a => a.MachineId == engines[j.EngineId].MachineId)]))])
+        {
+            GroupLimits = groups.Values.ToDictionary(g => g.Name, g => g.MostOut),
+            ToolCounts = await data.Tools.AsNoTracking().ToDictionaryAsync(t => t.Name, t => t.Count),
+            TravelHours = await data.Roads.AsNoTracking().Join(data.Sites, r => r.FromId, s => s.Id, (r, s) => new { r, From = s.Name }).Join(data.Sites, r => r.r.ToId, s => s.Id, (r, s) => new Road(r.From, s.Name, r.r.Hours)).ToListAsync(),
+            SiteChangeCost = SiteChange,
+            UnplacedCost = Unplaced,
+            TimeLimitSeconds = seconds,
+            SayDay = day => Said.Day(from.AddDays(day)),
+        };
+        return plan;
+    }
+
+    /// <summary>The draft as the planner knows it; a placement outside the plan's days or of somebody no longer planned is not in it.</summary>
+    public IReadOnlyList<Assignment> Standing(IEnumerable<PlacementRow> placements)
+    {
+        var names = people.ToDictionary(p => p.Value, p => p.Key);
+        return [.. placements.Where(p => jobNames.ContainsKey(p.JobId) && names.ContainsKey(p.PersonId) && p.Date >= From && p.LastDate < From.AddDays(Days))
+            .Select(p => new Assignment(jobNames[p.JobId], names[p.PersonId], Day(p.Date), Day(p.LastDate), p.Because, p.MateId is { } mate && names.TryGetValue(mate, out var second) ? second : null))];
+    }
+
+    /// <summary>With the pins of the draft holding, and the rest moved as little as can be.</summary>
+    public ScheduleRequest With(IReadOnlyList<PlacementRow> placements)
+    {
+        var standing = Standing(placements);
+        var pinned = placements.Where(p => p.Pinned).Select(p => p.JobId).ToHashSet();
+        return Request with
+        {
+            Pins = [.. standing.Where(s => pinned.Contains(jobIds[s.Job])).Select(s => new Pin(s.Job, s.Technician, s.Day))],
+            Previous = [.. standing.Select(s => new Placement(s.Job, s.Technician, s.Day))],
+            MovePerDay = 0.5,
+        };
+    }
+
+    public int Day(DateOnly date) => date.DayNumber - From.DayNumber;
+
+    public DateOnly Date(int day) => From.AddDays(day);
+
+    public Guid JobId(string name) => jobIds[name];
+
+    public string JobName(Guid id) => jobNames.GetValueOrDefault(id) ?? throw new BadInputException("jobId", "There is no such job to plan.");
+
+    public Guid PersonId(string name) => people[name];
+
+    public string PersonName(Guid id) => people.FirstOrDefault(p => p.Value == id).Key ?? throw new BadInputException("personId", "Choose somebody with working hours.");
+
+    private ScheduleJob Job(JobResponse job, string? group, IReadOnlyList<AwayRow> away) => new(jobNames[job.Id], job.Site, JsonName(job.Kind), Math.Round(job.Time.Middle * 4, MidpointRounding.AwayFromZero) / 4 is var hours && hours > 0 ? hours : 0.25)
+    {
+        EarliestDay = Math.Max(0, job.EarliestDate is { } earliest ? Day(earliest) : 0),
+        DueDay = job.DueDate is { } due ? Day(due) : null,
+        LatePerDay = job.FoundTight ? LateTight : group is not null ? LateStandby : LateOther,
+        EarlyPerDay = Early,
+        BlockedDays = [.. Enumerable.Range(0, Days).Where(d => away.Any(a => From.AddDays(d) >= a.From && From.AddDays(d) <= a.To))],
+        Group = group,
+        Crew = job.Crew,
+        Tools = job.Tools,
+        After = job.AfterJobId is { } after && jobNames.TryGetValue(after, out var first) ? new After(first, job.AfterDays) : null,
+    };
+
+    /// <summary>A kind of machine as a skill is written.</summary>
+    internal static string JsonName(MachineKind kind) => System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(kind.ToString());
+
+    private static double HoursOn(PersonRow person, DateOnly day, IEnumerable<AwayRow> away) =>
+        away.Any(a => a.PersonId == person.Id && day >= a.From && day <= a.To) ? 0 : person.WeekHours[((int)day.DayOfWeek + 6) % 7];
+}

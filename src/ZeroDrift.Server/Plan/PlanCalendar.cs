@@ -1,0 +1,45 @@
+using System.Text;
+using Ical.Net;
+using Ical.Net.CalendarComponents;
+using Ical.Net.DataTypes;
+using Ical.Net.Serialization;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Data;
+using ZeroDrift.Server.Errors;
+
+namespace ZeroDrift.Server.Plan;
+
+/// <summary>The published plan as a calendar (RFC 5545), of one person, one machine or all: a file, and a feed to subscribe to.</summary>
+internal static class PlanCalendar
+{
+    public static async Task<IResult> WriteAsync(ZeroDriftContext data, Guid? person = null, Guid? machine = null)
+    {
+        if (person is { } p && !await data.People.AnyAsync(x => x.Id == p)) throw new NotFoundException("There is no such person.");
+        if (machine is { } m && !await data.Machines.AnyAsync(x => x.Id == m)) throw new NotFoundException("There is no such machine.");
+        var published = await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).FirstOrDefaultAsync();
+        var calendar = new Calendar { ProductId = "-//Zero Drift//Plan//EN" };
+        if (published is not null)
+        {
+            var people = await data.People.AsNoTracking().ToDictionaryAsync(x => x.Id, x => x.Name);
+            var jobs = await data.Jobs.AsNoTracking().Include(j => j.Engine!.Machine!.Site).ToDictionaryAsync(j => j.Id);
+            foreach (var at in PlanEndpoints.Read(published).Where(at => (person is null || at.PersonId == person || at.MateId == person) && (machine is null || jobs[at.JobId].Engine!.MachineId == machine)))
+            {
+                var job = jobs[at.JobId];
+                calendar.Events.Add(new CalendarEvent
+                {
+                    Uid = $"{at.JobId}@zero-drift",
+                    DtStamp = new CalDateTime(published.PublishedAt, "UTC"),
+                    Sequence = published.Number,
+                    Start = new CalDateTime(at.Date),
+                    // A day's end is the day after (RFC 5545, 3.6.1).
+                    End = new CalDateTime(at.LastDate.AddDays(1)),
+                    Summary = $"{job.Title}: {job.Engine!.Name}",
+                    Location = job.Engine.Machine!.Site!.Name,
+                    Description = $"{people.GetValueOrDefault(at.PersonId)}{(at.MateId is { } mate ? $" with {people.GetValueOrDefault(mate)}" : "")}. {at.Because}",
+                    Status = job.State == Data.Model.JobState.Dropped ? EventStatus.Cancelled : EventStatus.Confirmed,
+                });
+            }
+        }
+        return Results.Text(new CalendarSerializer().SerializeToString(calendar) ?? "", "text/calendar", Encoding.UTF8);
+    }
+}

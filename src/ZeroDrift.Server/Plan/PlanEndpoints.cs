@@ -1,0 +1,170 @@
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Input;
+using ZeroDrift.Core;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Storage;
+using ZeroDrift.Planning;
+using ZeroDrift.Server.Errors;
+using ZeroDrift.Server.OpenApi;
+using ZeroDrift.Server.Outlooks;
+
+namespace ZeroDrift.Server.Plan;
+
+/// <summary>The plan: a draft that is worked on, by the planner and by hand, until it is published.</summary>
+internal static class PlanEndpoints
+{
+    private const int UsualDays = 28;
+
+    /// <summary>How a published plan is kept.</summary>
+    private static readonly JsonSerializerOptions Kept = new(JsonSerializerDefaults.Web);
+
+    public static void MapPlan(this IEndpointRouteBuilder api)
+    {
+        var plan = api.MapGroup("/plan").WithTags("Plan");
+        plan.MapGet("/", Get).WithName("get-plan").Refuses(400);
+        plan.MapPost("/run", Run).WithName("run-plan").Refuses(400);
+        plan.MapGet("/run", (PlanRuns runs) => runs.State).WithName("get-plan-run");
+        plan.MapPost("/run/stop", Stop).WithName("stop-plan-run");
+        plan.MapPost("/check", Check).WithName("check-placement").Refuses(400);
+        plan.MapPut("/placements/{jobId:guid}", Place).WithName("place-job").Refuses(400, 404, 409, 503);
+        plan.MapDelete("/placements/{jobId:guid}", TakeOut).WithName("take-job-out").Refuses(404, 503);
+        plan.MapPost("/publish", Publish).WithName("publish-plan").Refuses(400, 409, 503);
+        plan.MapGet("/versions", Versions).WithName("list-plan-versions");
+        plan.MapGet("/calendar.ics", PlanCalendar.WriteAsync).WithName("get-plan-calendar").Produces<string>(200, "text/calendar").Refuses(404);
+    }
+
+    public static async Task<PlanResponse> Get(ZeroDriftContext data, Yard yard, FleetDay day, PlanRuns runs, DateOnly? from = null, int days = UsualDays)
+    {
+        var plan = await BuildAsync(data, yard, day, from, days);
+        var placements = await data.Placements.AsNoTracking().ToListAsync();
+        var published = await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).FirstOrDefaultAsync();
+        var open = plan.Jobs.Select(j => j.Id).ToHashSet();
+        var engines = await data.Engines.AsNoTracking().Where(e => e.StandbyGroupId != null).Select(e => new { e.Id, e.StandbyGroupId }).ToListAsync();
+        var draft = placements.Where(p => open.Contains(p.JobId)).ToList();
+        return new PlanResponse
+        {
+            From = plan.From,
+            Days = plan.Days,
+            Today = day.Today,
+            People = plan.Mechanics,
+            Jobs = plan.Jobs,
+            Placements = [.. draft.Select(Response)],
+            Unplaced = [.. runs.Unplaced.Where(u => open.Contains(u.JobId) && draft.TrueForAll(p => p.JobId != u.JobId))],
+            Away = await AwayAsync(data, plan.From),
+            Groups = [.. (await data.StandbyGroups.AsNoTracking().OrderBy(g => g.Name).ToListAsync()).Select(g => new GroupResponse(g.Id, g.Name, g.MostOut, [.. engines.Where(e => e.StandbyGroupId == g.Id).Select(e => e.Id)]))],
+            Tools = await data.Tools.AsNoTracking().OrderBy(t => t.Name).Select(t => new ToolResponse(t.Id, t.Name, t.Count)).ToListAsync(),
+            Roads = await data.Roads.AsNoTracking().Join(data.Sites, r => r.FromId, s => s.Id, (r, s) => new { r, From = s.Name }).Join(data.Sites, r => r.r.ToId, s => s.Id, (r, s) => new RoadResponse(r.r.FromId, r.r.ToId, r.From, s.Name, r.r.Hours)).ToListAsync(),
+            Run = runs.State,
+            Published = published is null ? null : Response(published),
+            Changed = published is null ? draft.Count > 0 : Content(draft) != published.Content,
+        };
+    }
+
+    /// <summary>Plans anew: pins hold, and as little as can be is moved.</summary>
+    public static RunResponse Run(FleetDay day, PlanRuns runs, DateOnly? from = null, int days = UsualDays, double seconds = 10)
+    {
+        if (days is < 1 or > 186) throw new BadInputException("days", "Plan 1 to 186 days.");
+        if (seconds is < 1 or > 60) throw new BadInputException("seconds", "Look for 1 to 60 seconds.");
+        runs.Start(from ?? day.Today, days, seconds);
+        return runs.State;
+    }
+
+    public static RunResponse Stop(PlanRuns runs)
+    {
+        runs.Stop();
+        return runs.State;
+    }
+
+    public static async Task<CheckResponse> Check(CheckRequest request, ZeroDriftContext data, Yard yard, FleetDay day)
+    {
+        var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date);
+        return Checked(plan, await data.Placements.AsNoTracking().ToListAsync(), request.JobId, request.PersonId, request.Date);
+    }
+
+    /// <summary>Puts a job on a day by hand; a day on which it cannot stand is refused with what is in the way.</summary>
+    public static async Task<PlacementResponse> Place(Guid jobId, PlaceRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
+    {
+        var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date);
+        if (plan.Jobs.All(j => j.Id != jobId)) throw new NotFoundException("There is no such job to plan.");
+        var rows = await data.Placements.ToListAsync();
+        var row = rows.Find(p => p.JobId == jobId);
+        if (row is not null && request is { PersonId: null, Date: null, Pinned: { } pinned })
+        {
+            row.Pinned = pinned;
+            return Response(row);
+        }
+        var check = Checked(plan, rows, jobId, request.PersonId ?? row?.PersonId, request.Date ?? row?.Date);
+        if (!check.Fits) throw new ConflictException("doesNotFit", "date", check.Sentence);
+        if (row is null) data.Placements.Add(row = new PlacementRow { JobId = jobId });
+        (row.PersonId, row.MateId, row.Date, row.LastDate) = (request.PersonId ?? row.PersonId, check.MateId, request.Date ?? row.Date, check.LastDate);
+        (row.Pinned, row.Because) = (request.Pinned ?? true, "Put there by hand.");
+        return Response(row);
+    }, cancelled);
+
+    public static async Task<IReadOnlyList<Guid>> TakeOut(Guid jobId, WriteGate gate, CancellationToken cancelled) => await gate.RunAsync(async data =>
+        await data.Placements.Where(p => p.JobId == jobId).ExecuteDeleteAsync() == 1 ? (IReadOnlyList<Guid>)[jobId] : throw new NotFoundException("That job is not in the plan."), cancelled);
+
+    /// <summary>Makes the draft the plan that is followed; the one before is kept.</summary>
+    public static async Task<VersionResponse> Publish(PublishRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
+    {
+        var open = await data.Jobs.Where(j => j.State == JobState.Open).Select(j => j.Id).ToListAsync();
+        var draft = await data.Placements.AsNoTracking().Where(p => open.Contains(p.JobId)).ToListAsync();
+        if (draft.Count == 0) throw new ConflictException("nothingPlanned", "draft", "Nothing is planned yet; plan first.");
+        var content = Content(draft);
+        var last = await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).FirstOrDefaultAsync();
+        if (last?.Content == content) return Response(last);
+        var row = new PlanVersionRow { Number = (last?.Number ?? 0) + 1, PublishedAt = day.Now, Who = Given.OptionalText(request.Who, "who", "who publishes", 80), Content = content };
+        data.PlanVersions.Add(row);
+        await data.SaveChangesAsync();
+        return Response(row);
+    }, cancelled);
+
+    public static async Task<IReadOnlyList<VersionResponse>> Versions(ZeroDriftContext data) =>
+        [.. (await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).Take(100).ToListAsync()).Select(Response)];
+
+    internal static PlacementResponse Response(PlacementRow p) => new(p.JobId, p.PersonId, p.MateId, p.Date, p.LastDate, p.Pinned, p.Because);
+
+    internal static IReadOnlyList<PlacementResponse> Read(PlanVersionRow version) => JsonSerializer.Deserialize<List<PlacementResponse>>(version.Content, Kept)!;
+
+    internal static async Task<IReadOnlyList<AwayResponse>> AwayAsync(ZeroDriftContext data, DateOnly from)
+    {
+        var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
+        var machines = await data.Machines.AsNoTracking().ToDictionaryAsync(m => m.Id, m => m.Name);
+        return [.. (await data.Away.AsNoTracking().Where(a => a.To >= from).OrderBy(a => a.From).ToListAsync()).Select(a => new AwayResponse(a.Id, a.PersonId, a.MachineId, a.PersonId is { } p ? people[p] : machines[a.MachineId!.Value], a.From, a.To, a.Why))];
+    }
+
+    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null)
+    {
+        if (days is < 1 or > 186) throw new BadInputException("days", "Look at 1 to 186 days.");
+        var start = from ?? day.Today;
+        if (reaching is { } date)
+        {
+            if (date < start) throw new BadInputException("date", "That day is past; choose today or later.");
+            days = Math.Clamp(date.DayNumber - start.DayNumber + UsualDays, days, 366);
+        }
+        return await PlanBuilder.OfAsync(data, await JobsView.OfAsync(data, yard, day), start, days);
+    }
+
+    private static CheckResponse Checked(PlanBuilder plan, IReadOnlyList<PlacementRow> rows, Guid? jobId, Guid? personId, DateOnly? date)
+    {
+        var job = plan.JobName(jobId ?? throw new BadInputException("jobId", "Say which job."));
+        var who = plan.PersonName(personId ?? throw new BadInputException("personId", "Say who does it."));
+        var day = plan.Day(date ?? throw new BadInputException("date", "Say which day."));
+        var check = PlanCheck.Of(plan.Request, plan.Standing(rows), job, who, day);
+        var sentence = check.Obstacle is { } obstacle ? $"It cannot stand here: {obstacle}."
+            : check.LateDays > 0 ? $"{Counted(check.LateDays)} after its due day."
+            : check.EarlyDays > 0 ? $"{Counted(check.EarlyDays)} before its due day."
+            : plan.Jobs.First(j => j.Id == jobId).DueDate is null ? "It fits." : "On its due day.";
+        return new CheckResponse(check.Obstacle is null, sentence, plan.Date(check.LastDay), check.Mate is { } mate ? plan.PersonId(mate) : null, check.LateDays, check.EarlyDays);
+    }
+
+    private static string Counted(int days) => days == 1 ? "1 day" : $"{days} days";
+
+    /// <summary>A draft as it is kept; in one order, so that two alike are alike.</summary>
+    private static string Content(IEnumerable<PlacementRow> draft) =>
+        JsonSerializer.Serialize(draft.OrderBy(p => p.Date).ThenBy(p => p.JobId).Select(Response).ToList(), Kept);
+
+    private static VersionResponse Response(PlanVersionRow v) => new(v.Number, v.PublishedAt, v.Who, Read(v).Count);
+}
