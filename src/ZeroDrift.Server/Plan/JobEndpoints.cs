@@ -21,16 +21,16 @@ internal static class JobEndpoints
     public static void MapJobs(this IEndpointRouteBuilder api)
     {
         var jobs = api.MapGroup("/jobs").WithTags("Jobs");
-        jobs.MapGet("/", List).WithName("list-jobs");
+        jobs.MapGet("/", List).WithName("list-jobs").Refuses(400);
         jobs.MapPost("/", Add).WithName("add-job").Refuses(400, 409, 503);
         jobs.MapPut("/{id:guid}", Change).WithName("change-job").Refuses(400, 404, 409, 503);
         jobs.MapPost("/from-due", FromDue).WithName("jobs-from-due").Refuses(400, 503);
     }
 
-    public static async Task<IReadOnlyList<JobResponse>> List(ZeroDriftContext data, Yard yard, FleetDay day, JobState state = JobState.Open) =>
-        await (await JobsView.OfAsync(data, yard, day)).AllAsync(state);
+    public static async Task<IReadOnlyList<JobResponse>> List(ZeroDriftContext data, Yard yard, FleetDay day, string state = "open") =>
+        await (await JobsView.OfAsync(data, yard, day)).AllAsync(Enum.TryParse<JobState>(state, true, out var asked) && !char.IsDigit(state[0]) ? asked : throw new BadInputException("state", "Ask for open, done or dropped."));
 
-    public static async Task<Results<Created<JobResponse>, Ok<JobResponse>>> Add(JobRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled)
+    public static async Task<Results<Created<JobResponse>, Ok<JobResponse>>> Add(JobOrderRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled)
     {
         var id = Given.NewId(request.Id);
         var (job, made) = await gate.RunAsync(async data =>
@@ -48,7 +48,7 @@ internal static class JobEndpoints
         return made ? TypedResults.Created($"/api/jobs/{id}", job) : TypedResults.Ok(job);
     }
 
-    public static async Task<JobResponse> Change(Guid id, JobRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
+    public static async Task<JobResponse> Change(Guid id, JobOrderRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
     {
         var row = await data.Jobs.FirstOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("There is no such job.");
         if (row.State == JobState.Done) throw new ConflictException("alreadySigned", "state", "This job is done; its visit is signed.");
@@ -85,7 +85,7 @@ internal static class JobEndpoints
         return await (await JobsView.OfAsync(data, yard, day)).OneAsync(row, await data.Placements.Where(p => p.JobId == id).Select(p => (DateOnly?)p.Date).FirstOrDefaultAsync());
     }
 
-    private static async Task OntoAsync(ZeroDriftContext data, JobRow row, JobRequest request)
+    private static async Task OntoAsync(ZeroDriftContext data, JobRow row, JobOrderRequest request)
     {
         row.DueDate = request.DueDate ?? row.DueDate;
         row.EarliestDate = request.EarliestDate ?? row.EarliestDate;

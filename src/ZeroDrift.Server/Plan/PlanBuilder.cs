@@ -27,10 +27,14 @@ internal sealed class PlanBuilder
 
     public IReadOnlyList<PlanPerson> Mechanics { get; private set; } = [];
 
+    /// <summary>Every open job.</summary>
     public IReadOnlyList<JobResponse> Jobs { get; private set; } = [];
 
+    /// <summary>Those that fall due within the plan's days, or have no day: what falls due later finds its place in a later plan.</summary>
+    public IReadOnlyList<JobResponse> InPlan { get; private set; } = [];
+
     /// <summary>Everything that is open, from a day on.</summary>
-    public static async Task<PlanBuilder> OfAsync(ZeroDriftContext data, JobsView jobs, DateOnly from, int days, double seconds = 10)
+    public static async Task<PlanBuilder> OfAsync(ZeroDriftContext data, JobsView jobs, DateOnly from, int days, double seconds = 10, Guid? asked = null)
     {
         var plan = new PlanBuilder(from, days);
         var away = await data.Away.AsNoTracking().Where(a => a.To >= from).ToListAsync();
@@ -38,7 +42,10 @@ internal sealed class PlanBuilder
         plan.Mechanics = [.. persons.Select(p => new PlanPerson(p.Id, p.Name, p.Skills, p.WeekHours, [.. Enumerable.Range(0, days).Select(d => HoursOn(p, from.AddDays(d), away))]))];
         foreach (var person in persons) plan.people[person.Name] = person.Id;
         plan.Jobs = await jobs.AllAsync(JobState.Open);
-        foreach (var job in plan.Jobs)
+        var end = from.AddDays(days);
+        var byHand = (await data.Placements.AsNoTracking().Where(p => p.Pinned).Select(p => p.JobId).ToListAsync()).ToHashSet();
+        plan.InPlan = [.. plan.Jobs.Where(j => asked == j.Id || byHand.Contains(j.Id) || j.DueDate is null || j.DueDate < end)];
+        foreach (var job in plan.InPlan)
         {
             var name = job.Engine;
             for (var i = 2; !plan.jobIds.TryAdd(name, job.Id); i++) name = $"{job.Engine}, {job.Title}{(i > 2 ? $" {i}" : "")}";
@@ -49,7 +56,7 @@ internal sealed class PlanBuilder
         plan.Request = new ScheduleRequest(
             days,
             [.. plan.Mechanics.Select(p => new Technician(p.Name, p.Skills, p.Hours))],
-            [.. plan.Jobs.Select(j => plan.Job(j, engines[j.EngineId].StandbyGroupId is { } g && groups.TryGetValue(g, out var group) ? group.Name : null, [.. away.Where(a => a.MachineId == engines[j.EngineId].MachineId)]))])
+            [.. plan.InPlan.Select(j => plan.Job(j, engines[j.EngineId].StandbyGroupId is { } g && groups.TryGetValue(g, out var group) ? group.Name : null, [.. away.Where(a => a.MachineId == engines[j.EngineId].MachineId)]))])
         {
             GroupLimits = groups.Values.ToDictionary(g => g.Name, g => g.MostOut),
             ToolCounts = await data.Tools.AsNoTracking().ToDictionaryAsync(t => t.Name, t => t.Count),

@@ -79,14 +79,14 @@ internal static class PlanEndpoints
 
     public static async Task<CheckResponse> Check(CheckRequest request, ZeroDriftContext data, Yard yard, FleetDay day)
     {
-        var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date);
+        var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date, request.JobId);
         return Checked(plan, await data.Placements.AsNoTracking().ToListAsync(), request.JobId, request.PersonId, request.Date);
     }
 
     /// <summary>Puts a job on a day by hand; a day on which it cannot stand is refused with what is in the way.</summary>
     public static async Task<PlacementResponse> Place(Guid jobId, PlaceRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
     {
-        var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date);
+        var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date, jobId);
         if (plan.Jobs.All(j => j.Id != jobId)) throw new NotFoundException("There is no such job to plan.");
         var rows = await data.Placements.ToListAsync();
         var row = rows.Find(p => p.JobId == jobId);
@@ -135,7 +135,7 @@ internal static class PlanEndpoints
         return [.. (await data.Away.AsNoTracking().Where(a => a.To >= from).OrderBy(a => a.From).ToListAsync()).Select(a => new AwayResponse(a.Id, a.PersonId, a.MachineId, a.PersonId is { } p ? people[p] : machines[a.MachineId!.Value], a.From, a.To, a.Why))];
     }
 
-    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null)
+    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null, Guid? asked = null)
     {
         if (days is < 1 or > 186) throw new BadInputException("days", "Look at 1 to 186 days.");
         var start = from ?? day.Today;
@@ -144,7 +144,7 @@ internal static class PlanEndpoints
             if (date < start) throw new BadInputException("date", "That day is past; choose today or later.");
             days = Math.Clamp(date.DayNumber - start.DayNumber + UsualDays, days, 366);
         }
-        return await PlanBuilder.OfAsync(data, await JobsView.OfAsync(data, yard, day), start, days);
+        return await PlanBuilder.OfAsync(data, await JobsView.OfAsync(data, yard, day), start, days, asked: asked);
     }
 
     private static CheckResponse Checked(PlanBuilder plan, IReadOnlyList<PlacementRow> rows, Guid? jobId, Guid? personId, DateOnly? date)

@@ -98,7 +98,7 @@ internal sealed class PlanRuns(IServiceScopeFactory scopes, WriteGate gate, Flee
         await gate.RunAsync(async data =>
         {
             moved.Clear();
-            var open = plan.Jobs.Select(j => j.Id).ToHashSet();
+            var open = plan.InPlan.Select(j => j.Id).ToHashSet();
             var rows = await data.Placements.Where(p => open.Contains(p.JobId)).ToDictionaryAsync(p => p.JobId);
             foreach (var at in found.Assignments)
             {

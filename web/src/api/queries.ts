@@ -43,6 +43,13 @@ export const queries = {
       queryKey: ['people', 'all'],
       queryFn: () => answer(api.GET('/api/people', { params: { query: { archived: true } } })),
     }),
+  plan: (days: number) =>
+    queryOptions({
+      queryKey: ['plan', days],
+      queryFn: () => answer(api.GET('/api/plan', { params: { query: { days } } })),
+    }),
+  planRun: () => queryOptions({ queryKey: ['plan', 'run'], queryFn: () => answer(api.GET('/api/plan/run')) }),
+  jobs: () => queryOptions({ queryKey: ['jobs'], queryFn: () => answer(api.GET('/api/jobs')) }),
   round: () => queryOptions({ queryKey: ['hours', 'round'], queryFn: () => answer(api.GET('/api/hours/round')) }),
   waitingHours: () =>
     queryOptions({ queryKey: ['hours', 'waiting'], queryFn: () => answer(api.GET('/api/hours/waiting')) }),

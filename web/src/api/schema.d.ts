@@ -2602,6 +2602,31 @@ export interface components {
          * @enum {string}
          */
         JobKind: "overhead" | "spotCheck" | "receivingCheck" | "build";
+        /** @description A job to add, or what changes of one: what is left out stays. `state` dropped needs why. */
+        JobOrderRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            /** Format: uuid */
+            engineId?: null | string;
+            title?: null | string;
+            /** Format: date */
+            dueDate?: null | string;
+            /** Format: date */
+            earliestDate?: null | string;
+            /** Format: double */
+            hours?: null | number;
+            /** Format: int32 */
+            crew?: null | number;
+            tools?: null | string[];
+            parts?: null | components["schemas"]["JobPart"][];
+            /** Format: uuid */
+            afterJobId?: null | string;
+            /** Format: int32 */
+            afterDays?: null | number;
+            remark?: null | string;
+            state?: null | components["schemas"]["JobState"];
+            why?: null | string;
+        };
         JobPart: {
             name: null | string;
             /** Format: int32 */
@@ -7152,7 +7177,7 @@ export interface operations {
     "list-jobs": {
         parameters: {
             query?: {
-                state?: components["schemas"]["JobState"];
+                state?: string;
             };
             header?: never;
             path?: never;
@@ -7169,6 +7194,15 @@ export interface operations {
                     "application/json": components["schemas"]["JobResponse"][];
                 };
             };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     "add-job": {
@@ -7180,7 +7214,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JobRequest"];
+                "application/json": components["schemas"]["JobOrderRequest"];
             };
         };
         responses: {
@@ -7242,7 +7276,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["JobRequest"];
+                "application/json": components["schemas"]["JobOrderRequest"];
             };
         };
         responses: {

@@ -10,6 +10,7 @@ export interface Write<Given, Made> {
 const write = <Given, Made>(definition: Write<Given, Made>) => definition
 /** Hours move the due dates of whatever they are of. */
 export const afterHours: QueryKey[] = [['hours'], ['yard'], ['engine'], ['drift']]
+const afterPlanning: QueryKey[] = [['plan'], ['jobs']]
 const yardAndBook: QueryKey[] = [['yard'], ['engine'], ['types']]
 
 /**
@@ -78,6 +79,63 @@ export const writes = {
     send: ({ id, ...body }: Schemas['PersonChangeRequest'] & { id: string }) =>
       answer(api.PUT('/api/people/{id}', { params: { path: { id } }, body })),
     stale: () => [['people']],
+  }),
+  jobsFromDue: write({
+    send: (body: Schemas['JobsFromDueRequest']) => answer(api.POST('/api/jobs/from-due', { body })),
+    stale: () => afterPlanning,
+  }),
+  addJob: write({
+    send: (body: Schemas['JobOrderRequest']) => answer(api.POST('/api/jobs', { body })),
+    stale: () => afterPlanning,
+  }),
+  changeJob: write({
+    send: ({ jobId, ...body }: Schemas['JobOrderRequest'] & { jobId: string }) =>
+      answer(api.PUT('/api/jobs/{id}', { params: { path: { id: jobId } }, body })),
+    stale: () => afterPlanning,
+  }),
+  runPlan: write({
+    send: ({ days, seconds }: { days: number; seconds: number }) =>
+      answer(api.POST('/api/plan/run', { params: { query: { days, seconds } } })),
+    stale: () => [['plan', 'run']],
+  }),
+  stopPlan: write({ send: () => answer(api.POST('/api/plan/run/stop')), stale: () => [['plan', 'run']] }),
+  placeJob: write({
+    send: ({ jobId, ...body }: Schemas['PlaceRequest'] & { jobId: string }) =>
+      answer(api.PUT('/api/plan/placements/{jobId}', { params: { path: { jobId } }, body })),
+    stale: () => afterPlanning,
+  }),
+  takeJobOut: write({
+    send: (jobId: string) => answer(api.DELETE('/api/plan/placements/{jobId}', { params: { path: { jobId } } })),
+    stale: () => afterPlanning,
+  }),
+  publishPlan: write({
+    send: (body: Schemas['PublishRequest']) => answer(api.POST('/api/plan/publish', { body })),
+    stale: () => afterPlanning,
+  }),
+  changeMechanic: write({
+    send: ({ personId, ...body }: Schemas['MechanicRequest'] & { personId: string }) =>
+      answer(api.PUT('/api/plan/people/{id}', { params: { path: { id: personId } }, body })),
+    stale: () => afterPlanning,
+  }),
+  addAway: write({
+    send: (body: Schemas['AwayRequest']) => answer(api.POST('/api/plan/away', { body })),
+    stale: () => afterPlanning,
+  }),
+  removeAway: write({
+    send: (id: string) => answer(api.DELETE('/api/plan/away/{id}', { params: { path: { id } } })),
+    stale: () => afterPlanning,
+  }),
+  putGroup: write({
+    send: (body: Schemas['GroupRequest']) => answer(api.PUT('/api/plan/groups', { body })),
+    stale: () => afterPlanning,
+  }),
+  putTool: write({
+    send: (body: Schemas['ToolRequest']) => answer(api.PUT('/api/plan/tools', { body })),
+    stale: () => afterPlanning,
+  }),
+  putRoad: write({
+    send: (body: Schemas['RoadRequest']) => answer(api.PUT('/api/plan/roads', { body })),
+    stale: () => afterPlanning,
   }),
   takeRound: write({
     send: (body: Schemas['RoundRequest']) => answer(api.POST('/api/hours/round', { body })),

@@ -7,6 +7,7 @@ const route = useRoute()
 const places = [
   { to: '/', text: 'Yard', names: ['yard', 'engine', 'record'] },
   { to: '/at-the-engine', text: 'At the engine', names: ['visits', 'open'] },
+  { to: '/plan', text: 'Planner', names: ['plan', 'job-card'] },
   { to: '/hours', text: 'Hours', names: ['hours'] },
   { to: '/drift', text: 'Drift', names: ['drift', 'engine-drift'] },
   { to: '/book', text: 'Book', names: ['book', 'new-type'] },

@@ -23,6 +23,19 @@ export const router = createRouter({
       meta: { title: 'Drift' },
     },
     {
+      path: '/plan',
+      name: 'plan',
+      component: () => import('../features/plan/PlanPage.vue'),
+      meta: { title: 'Planner' },
+    },
+    {
+      path: '/jobs/:id/card',
+      name: 'job-card',
+      component: () => import('../features/plan/JobCardPage.vue'),
+      props: true,
+      meta: { title: 'Job card' },
+    },
+    {
       path: '/hours',
       name: 'hours',
       component: () => import('../features/hours/HoursPage.vue'),

@@ -16,6 +16,7 @@ export type Entry =
       setting?: Schemas['SettingOrder']
       tray?: { setId?: string; unit: string; blades: string[] }
       instruments?: string[]
+      jobId?: string
     }
   | { kind: 'ticked'; step: string; on: boolean; said?: string }
   | { kind: 'conditionStated'; condition: string; engineTemperatureC?: number | null; measureAnyway?: boolean }

@@ -10,7 +10,7 @@ import LiftChart from '../../instruments/LiftChart.vue'
 import TypeFacts from '../../shared/facts/TypeFacts.vue'
 import { adjusterNames } from '../../shared/words/valvetrains'
 import { methodNames } from '../../shared/words/methods'
-import PlanText from './PlanText.vue'
+import PlanText from '../../shared/facts/PlanText.vue'
 import RevisionDialog from './RevisionDialog.vue'
 import RevisionTable from './RevisionTable.vue'
 

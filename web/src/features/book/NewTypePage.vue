@@ -10,7 +10,7 @@ import HeadMap from '../../instruments/HeadMap.vue'
 import LiftChart from '../../instruments/LiftChart.vue'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
-import PlanText from './PlanText.vue'
+import PlanText from '../../shared/facts/PlanText.vue'
 import TypeFields from './TypeFields.vue'
 import { copyOf, emptyType, typeComplaints, typeMissing, typeRequest, type TypeForm } from './typeForm'
 

@@ -104,6 +104,7 @@ const form = useForm({
           // Everything at a stop is measured before the first adjuster is touched, as this bench leads.
           setting: 'stopFirst',
           tray: { setId: tray.value.name, unit: tray.value.unit, blades: tray.value.blades },
+          ...(typeof route.query.jobId === 'string' ? { jobId: route.query.jobId } : {}),
           ...(typed.besides.length ? { instruments: typed.besides } : {}),
           ...(typed.method ? { method: typed.method } : {}),
         },

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { queries } from '../../api/queries'
+import { useTitle } from '../../shared/address/useTitle'
+import PlanText from '../../shared/facts/PlanText.vue'
+import { day } from '../../shared/figures/days'
+import { useFigures } from '../../shared/figures/useFigures'
+import Loaded from '../../shared/loaded/Loaded.vue'
+import { workText } from '../../shared/words/plan'
+import { spoken } from '../../shared/words/points'
+
+/** A job on paper: stops in order, spec, last figures, what to bring, cautions; with room to write. */
+const props = defineProps<{ id: string }>()
+const figures = useFigures()
+const jobs = useQuery(() => queries.jobs())
+const job = computed(() => jobs.data.value?.find((j) => j.id === props.id))
+const engine = useQuery(() => ({ ...queries.engine(job.value?.engineId ?? ''), enabled: !!job.value }))
+useTitle(() => job.value && `Job card, ${job.value.engine}`)
+const blades = computed(() => [
+  ...new Set(
+    (engine.data.value?.points ?? []).flatMap((p) =>
+      [p.minMm, p.setMm, p.maxMm].filter((mm): mm is number => mm != null).map((mm) => figures.withUnit(mm)),
+    ),
+  ),
+])
+const print = () => window.print()
+</script>
+
+<template>
+  <Loaded v-slot="{ data }" :query="jobs" what="job" back="/plan" back-text="The plan">
+    <main class="page">
+      <p v-if="data && !job" class="plate p-3">
+        There is no such open job. <RouterLink to="/plan">The plan</RouterLink>
+      </p>
+      <template v-else-if="job && engine.data.value">
+        <div class="page-head">
+          <div>
+            <h1>{{ job.engine }}: {{ job.title }}</h1>
+            <p class="soft mb-0 mt-1">
+              {{ job.machine }}, {{ job.site }} · {{ engine.data.value.type.code }}, {{ engine.data.value.type.name }} ·
+              {{ workText(job.time) }}<template v-if="job.dueDate"> · due {{ day(job.dueDate) }}</template>
+            </p>
+          </div>
+          <div class="d-flex gap-2 no-print">
+            <BButton class="btn-plain" @click="print">Print</BButton>
+            <BButton
+              class="btn-act"
+              :to="{ name: 'open', params: { engineId: job.engineId }, query: { jobId: job.id } }"
+              >Start it</BButton
+            >
+          </div>
+        </div>
+        <section class="plate p-3 mb-3">
+          <h2>Before you begin</h2>
+          <ul class="mb-0">
+            <li>Make it safe: nobody can start it, nothing can fall, nothing is under pressure or power.</li>
+            <li>
+              It has stood since the evening before and is cold: {{ engine.data.value.type.coldMaxC }} °C or less.
+            </li>
+            <li>The maker’s manual for this engine goes before this card.</li>
+            <li>Turn it by the {{ engine.data.value.type.barringTool }}, {{ engine.data.value.type.rotation }}.</li>
+            <li v-if="job.crew > 1">It takes two: one turns, one watches.</li>
+          </ul>
+        </section>
+        <div class="two">
+          <section class="plate p-3">
+            <h2>Bring</h2>
+            <ul class="mb-0">
+              <li>Blades: {{ blades.join(', ') }}</li>
+              <li v-for="t in job.tools" :key="t">{{ t }}</li>
+              <li v-for="p in job.parts" :key="p.name ?? ''">{{ p.name }}{{ p.here ? '' : ' (not here yet)' }}</li>
+            </ul>
+          </section>
+          <section class="plate p-3">
+            <h2>The stops</h2>
+            <PlanText :plan="engine.data.value.type.plan" :points="engine.data.value.type.points" />
+          </section>
+        </div>
+        <section class="plate p-2 mt-3 table-responsive">
+          <table class="table mb-0">
+            <thead>
+              <tr>
+                <th scope="col">Point</th>
+                <th scope="col">Window</th>
+                <th scope="col">Set to</th>
+                <th scope="col">Last, expected</th>
+                <th scope="col">Found</th>
+                <th scope="col">Left</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="p in engine.data.value.points" :key="p.label">
+                <th scope="row">{{ spoken(p) }}</th>
+                <td class="figure">
+                  <template v-if="p.minMm != null"
+                    >{{ figures.figure(p.minMm) }}-{{ figures.withUnit(p.maxMm) }}</template
+                  >
+                  <template v-else>by amount</template>
+                </td>
+                <td class="figure">{{ p.setMm != null ? figures.figure(p.setMm) : '' }}</td>
+                <td class="figure">
+                  {{ p.lastMm != null ? figures.figure(p.lastMm) : '—'
+                  }}<template v-if="p.expectedMm != null">, {{ figures.figure(p.expectedMm) }}</template>
+                </td>
+                <td class="room" />
+                <td class="room" />
+              </tr>
+            </tbody>
+          </table>
+        </section>
+      </template>
+    </main>
+  </Loaded>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));
+  gap: 14px;
+}
+.room {
+  min-width: 90px;
+}
+</style>

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, reactive } from 'vue'
+import type { Schemas } from '../../api/client'
+import { newId } from '../../api/newId'
+import { queries } from '../../api/queries'
+import { useWrite, writes } from '../../api/writes'
+import DayField from '../../shared/fields/DayField.vue'
+import Field from '../../shared/fields/Field.vue'
+import { day } from '../../shared/figures/days'
+import { hours } from '../../shared/figures/hours'
+import FormEnd from '../../shared/forms/FormEnd.vue'
+import { useForm } from '../../shared/forms/useForm'
+import { toast } from '../../shared/toasts/toasts'
+import MechanicForm from './MechanicForm.vue'
+
+/** What the plan heeds: who works when and on what, who and what is away, groups, tools, roads. */
+const props = defineProps<{ plan: Schemas['PlanResponse'] }>()
+const people = useQuery(() => queries.people())
+const machines = useQuery(() => queries.machines())
+const addAway = useWrite(writes.addAway)
+const removeAway = useWrite(writes.removeAway)
+const typed = reactive({ id: newId(), whom: '', from: '', to: '', why: '' })
+const form = useForm({
+  check: () => ({
+    personId: !typed.whom && 'Choose a person or a machine.',
+    from: !typed.from && 'Give the first day.',
+    why: !typed.why.trim() && 'Say why, such as leave, harvest or voyage.',
+  }),
+  send: () => {
+    const [kind, id] = typed.whom.split('/')
+    return addAway.mutateAsync({
+      id: typed.id,
+      ...(kind === 'person' ? { personId: id } : { machineId: id }),
+      from: typed.from,
+      to: typed.to || null,
+      why: typed.why,
+    })
+  },
+  done: () => 'Heeded from the next planning on.',
+  then: () => Object.assign(typed, { id: newId(), whom: '', from: '', to: '', why: '' }),
+})
+async function back(a: Schemas['AwayResponse']) {
+  await removeAway.mutateAsync(a.id)
+  toast(`${a.who} is there again.`)
+}
+const engineName = (id: string) => props.plan.jobs.find((j) => j.engineId === id)?.engine
+const groups = computed(() =>
+  props.plan.groups.map((g) => ({
+    ...g,
+    names: g.engineIds.map(engineName).filter(Boolean).join(', '),
+  })),
+)
+</script>
+
+<template>
+  <section class="plate p-3" aria-label="What the plan heeds">
+    <h2>What the plan heeds</h2>
+    <h3>Who works when, and on what</h3>
+    <MechanicForm v-for="p in people.data.value ?? []" :key="p.id" :person="p" :plan="plan" />
+    <h3>Away, and not to be spared</h3>
+    <ul class="plain-list">
+      <li v-for="a in plan.away" :key="a.id" class="line">
+        <span>
+          {{ a.who }}: {{ day(a.from) }}<template v-if="a.to !== a.from"> to {{ day(a.to) }}</template
+          >, {{ a.why }}
+        </span>
+        <button type="button" class="btn btn-plain" :aria-label="`There again: ${a.who}, ${a.why}`" @click="back(a)">
+          There again
+        </button>
+      </li>
+    </ul>
+    <form novalidate class="two" @submit.prevent="form.submit">
+      <Field v-slot="{ bind }" name="personId" label="Who or what">
+        <BFormSelect v-bind="bind" v-model="typed.whom">
+          <option value="">choose…</option>
+          <option v-for="p in plan.people" :key="p.id" :value="`person/${p.id}`">{{ p.name }}</option>
+          <option v-for="m in machines.data.value ?? []" :key="m.id" :value="`machine/${m.id}`">{{ m.name }}</option>
+        </BFormSelect>
+      </Field>
+      <Field v-slot="{ bind }" name="why" label="Why">
+        <BFormInput v-bind="bind" v-model="typed.why" autocomplete="off" />
+      </Field>
+      <Field v-slot="{ bind }" name="from" label="From"><DayField v-bind="bind" v-model="typed.from" /></Field>
+      <Field v-slot="{ bind }" name="to" label="To"><DayField v-bind="bind" v-model="typed.to" /></Field>
+      <div class="end"><FormEnd>Add</FormEnd></div>
+    </form>
+    <template v-if="groups.length">
+      <h3>Not all out at once</h3>
+      <p v-for="g in groups" :key="g.id" class="mb-1">
+        {{ g.name }}: at most {{ g.mostOut }} out<span v-if="g.names" class="small soft"> ({{ g.names }}, …)</span>
+      </p>
+    </template>
+    <template v-if="plan.tools.length">
+      <h3>Tools</h3>
+      <p v-for="t in plan.tools" :key="t.id" class="mb-1">{{ t.name }}: {{ t.count }}</p>
+    </template>
+    <template v-if="plan.roads.length">
+      <h3>Roads</h3>
+      <p v-for="r in plan.roads" :key="r.fromId + r.toId" class="mb-1 small">
+        {{ r.from }} to {{ r.to }}: {{ r.hours < 1 ? `${Math.round(r.hours * 60)} min` : `${hours(r.hours)} h` }}
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 1rem;
+  margin: 1rem 0 0.4rem;
+}
+.line {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 1rem;
+  border-top: 1px solid var(--hairline);
+  padding: 0.2rem 0;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 1rem;
+}
+.end {
+  grid-column: 1 / -1;
+}
+</style>

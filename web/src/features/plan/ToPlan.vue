@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, ref } from 'vue'
+import type { Schemas } from '../../api/client'
+import { addDays } from '../../shared/figures/dayMath'
+import { day } from '../../shared/figures/days'
+import { plural } from '../../shared/words/counts'
+import { workText } from '../../shared/words/plan'
+import JobForm from './JobForm.vue'
+
+/** What has no day yet, with why, and what must be ordered. */
+const props = defineProps<{ plan: Schemas['PlanResponse'] }>()
+const emit = defineEmits<{ choose: [jobId: string] }>()
+const adding = ref(false)
+const placed = computed(() => new Set(props.plan.placements.map((p) => p.jobId)))
+const left = computed(() => props.plan.jobs.filter((j) => !placed.value.has(j.id)))
+const end = computed(() => addDays(props.plan.from, props.plan.days))
+const why = (job: Schemas['JobResponse']) =>
+  props.plan.unplaced.find((u) => u.jobId === job.id)?.reason ??
+  (job.dueDate && job.dueDate >= end.value ? `Due ${day(job.dueDate)}, after this plan.` : 'Not planned yet.')
+const toOrder = computed(() => props.plan.jobs.filter((j) => j.orderBy))
+</script>
+
+<template>
+  <section class="plate p-3" aria-label="Without a day">
+    <h2>{{ left.length ? `${plural(left.length, 'job')} without a day` : 'Every job has its day' }}</h2>
+    <ul class="plain-list">
+      <li v-for="j in left" :key="j.id">
+        <button type="button" class="link" @click="emit('choose', j.id)">{{ j.engine }}</button>, {{ j.title }},
+        {{ workText(j.time) }}
+        <span class="small soft d-block">{{ why(j) }}</span>
+      </li>
+    </ul>
+    <template v-if="toOrder.length">
+      <h3 class="mt-3">To order</h3>
+      <ul class="plain-list">
+        <li v-for="j in toOrder" :key="j.id">
+          <button type="button" class="link" @click="emit('choose', j.id)">{{ j.engine }}</button>:
+          {{
+            j.parts
+              .filter((p) => !p.here && !p.orderedOn)
+              .map((p) => p.name)
+              .join(', ')
+          }}, <strong v-if="j.orderBy! <= plan.today">today</strong><template v-else>by {{ day(j.orderBy) }}</template>
+        </li>
+      </ul>
+    </template>
+    <JobForm v-if="adding" @added="adding = false" />
+    <BButton v-else class="btn-plain mt-2" @click="adding = true">Add a job…</BButton>
+  </section>
+</template>
+
+<style scoped>
+li {
+  padding: 0.35rem 0;
+  border-top: 1px solid var(--hairline);
+}
+.link {
+  border: 0;
+  background: none;
+  padding: 0;
+  color: var(--blue);
+  text-decoration: underline;
+  font-weight: 700;
+  min-height: 32px;
+}
+h3 {
+  font-size: 1rem;
+}
+</style>
