@@ -46,7 +46,7 @@ public sealed record PlanCheck(string? Obstacle, int LastDay, string? Mate, int 
     private static string WhyNever(ScheduleRequest request, int job, int technician, int day)
     {
         var (j, t) = (request.Jobs[job], request.Technicians[technician]);
-        if (j.Skill is not null && !t.Skills.Contains(j.Skill)) return $"{t.Id} does not work on {j.Skill}s";
+        if (j.Skill is not null && !t.Skills.Contains(j.Skill)) return $"{t.Id} does not know this kind ({j.Skill})";
         if (day < j.EarliestDay) return $"it cannot begin before {request.SayDay(j.EarliestDay)}";
         if (t.HoursOn(day) <= 0) return $"{t.Id} is off on {request.SayDay(day)}";
         if (j.BlockedDays.Contains(day)) return $"it cannot be spared on {request.SayDay(day)}";

@@ -72,7 +72,7 @@ async function ordered(part: Schemas['JobPart'], here: boolean) {
         {{ at ? 'Why here?' : out ? 'Does not fit:' : '' }} {{ job.engine
         }}<template v-if="at">, {{ day(at.date) }}, {{ name(at.personId) }}</template>
       </h2>
-      <BButton class="btn-plain" @click="emit('close')">Close</BButton>
+      <BButton class="btn-plain text-nowrap align-self-start" @click="emit('close')">Close</BButton>
     </div>
     <ul class="mb-2">
       <li v-if="at">{{ at.because }}</li>

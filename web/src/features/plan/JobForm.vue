@@ -44,7 +44,9 @@ const form = useForm({
       hours: typedNumber(typed.hours) ?? null,
       crew: Number(typed.crew),
       ...(typed.tool.trim() ? { tools: typed.tool.split(/[,;]+/).map((t) => t.trim()) } : {}),
-      ...(typed.part.trim() ? { parts: [{ name: typed.part, leadDays: typedNumber(typed.leadDays) ?? 0 }] } : {}),
+      ...(typed.part.trim()
+        ? { parts: [{ name: typed.part, leadDays: typedNumber(typed.leadDays) ?? 0, orderedOn: null, here: false }] }
+        : {}),
     }),
   done: () => 'Added; plan again to give it a day.',
   then: () => emit('added'),

@@ -51,7 +51,12 @@ const week = () => known()?.weekHours.reduce((sum, h) => sum + h, 0)
           }}
         </span>
       </span>
-      <button type="button" class="btn btn-plain" :aria-label="`Change the week of ${person.name}`" @click="edit">
+      <button
+        type="button"
+        class="btn btn-plain text-nowrap"
+        :aria-label="`Change the week of ${person.name}`"
+        @click="edit"
+      >
         Change
       </button>
     </div>

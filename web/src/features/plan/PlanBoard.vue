@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client'
 import { addDays, daysBetween } from '../../shared/figures/dayMath'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
+import { plural } from '../../shared/words/counts'
 import { machineNames } from '../../shared/words/machines'
 import { blocksOf, boardDays, load, type Block } from './board'
 import type { Moving } from './useMoving'
@@ -92,10 +93,10 @@ function keys(event: KeyboardEvent, block: Block) {
   else if (daysBetween(props.plan.from, to[1]!) >= 0) emit('over', to[0]!, to[1]!)
   event.preventDefault()
 }
-const tone = (block: Block) =>
-  block.job.foundTight ? 'tight' : block.due != null && block.start + block.length - 1 > block.due ? 'late' : ''
+const lateBy = (block: Block) => (block.due == null ? 0 : block.start + block.length - 1 - block.due)
+const tone = (block: Block) => (block.job.foundTight ? 'tight' : lateBy(block) > 0 ? 'late' : '')
 const says = (block: Block) =>
-  `${block.job.engine}, ${block.job.title}, ${day(block.placement.date)}${block.placement.pinned ? ', pinned' : ''}${block.asMate ? ', as the second' : ''}`
+  `${block.job.engine}, ${block.job.title}, ${day(block.placement.date)}${block.placement.pinned ? ', pinned' : ''}${block.asMate ? ', as the second' : ''}${lateBy(block) > 0 ? `, ${plural(lateBy(block), 'day')} late` : ''}`
 </script>
 
 <template>
@@ -114,7 +115,7 @@ const says = (block: Block) =>
         <section
           v-for="row in rows"
           :key="row.person.id"
-          class="row plate"
+          class="mechanic plate"
           :data-person="row.person.id"
           :aria-label="row.person.name"
         >
@@ -126,7 +127,7 @@ const says = (block: Block) =>
             }}</span>
             <span class="small soft">{{ hours(row.load.used) }} of {{ hours(row.load.all) }} h</span>
           </div>
-          <div class="grid" :style="{ height: `${row.lanes * lane + 8}px` }">
+          <div class="grid" :style="{ minHeight: `${row.lanes * lane + 8}px` }">
             <span
               v-for="(h, i) in row.person.hours"
               :key="i"
@@ -183,7 +184,10 @@ const says = (block: Block) =>
                 class="name"
                 aria-hidden="true"
                 :style="{ left: percent(b.start + b.length), top: `${b.lane * lane + 6}px` }"
-                >{{ b.job.engine }}<span class="soft small">{{ b.job.site }}</span></span
+                >{{ b.job.engine
+                }}<span class="soft small"
+                  >{{ b.job.site }}{{ lateBy(b) > 0 ? `, ${plural(lateBy(b), 'day')} late` : '' }}</span
+                ></span
               >
             </template>
           </div>

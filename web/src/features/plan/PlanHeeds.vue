@@ -10,7 +10,6 @@ import { useWrite, writes } from '../../api/writes'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
 import { day } from '../../shared/figures/days'
-import { hours } from '../../shared/figures/hours'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { toast } from '../../shared/toasts/toasts'
@@ -46,6 +45,10 @@ async function back(a: Schemas['AwayResponse']) {
   await removeAway.mutateAsync(a.id)
   toast(`${a.who} is there again.`)
 }
+/** 1 h 15 min. */
+const road = (h: number) =>
+  [Math.floor(h) ? `${Math.floor(h)} h` : '', h % 1 ? `${Math.round((h % 1) * 60)} min` : ''].join(' ').trim() ||
+  'no time'
 const engineName = (id: string) => props.plan.jobs.find((j) => j.engineId === id)?.engine
 const groups = computed(() =>
   props.plan.groups.map((g) => ({
@@ -67,7 +70,12 @@ const groups = computed(() =>
           {{ a.who }}: {{ day(a.from) }}<template v-if="a.to !== a.from"> to {{ day(a.to) }}</template
           >, {{ a.why }}
         </span>
-        <button type="button" class="btn btn-plain" :aria-label="`There again: ${a.who}, ${a.why}`" @click="back(a)">
+        <button
+          type="button"
+          class="btn btn-plain text-nowrap"
+          :aria-label="`There again: ${a.who}, ${a.why}`"
+          @click="back(a)"
+        >
           There again
         </button>
       </li>
@@ -100,7 +108,7 @@ const groups = computed(() =>
     <template v-if="plan.roads.length">
       <h3>Roads</h3>
       <p v-for="r in plan.roads" :key="r.fromId + r.toId" class="mb-1 small">
-        {{ r.from }} to {{ r.to }}: {{ r.hours < 1 ? `${Math.round(r.hours * 60)} min` : `${hours(r.hours)} h` }}
+        {{ r.from }} to {{ r.to }}: {{ road(r.hours) }}
       </p>
     </template>
   </section>
@@ -109,6 +117,7 @@ const groups = computed(() =>
 <style scoped>
 h3 {
   font-size: 1rem;
+  font-weight: 700;
   margin: 1rem 0 0.4rem;
 }
 .line {

@@ -53,5 +53,6 @@ const feeds = computed(() => [
 <style scoped>
 h3 {
   font-size: 1rem;
+  font-weight: 700;
 }
 </style>

@@ -66,5 +66,6 @@ li {
 }
 h3 {
   font-size: 1rem;
+  font-weight: 700;
 }
 </style>
