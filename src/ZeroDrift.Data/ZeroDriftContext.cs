@@ -35,6 +35,7 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<StandbyGroupRow> StandbyGroups => Set<StandbyGroupRow>();
     public DbSet<ToolRow> Tools => Set<ToolRow>();
     public DbSet<RoadRow> Roads => Set<RoadRow>();
+    public DbSet<CallRow> Calls => Set<CallRow>();
     public DbSet<SameGapRow> SameGaps => Set<SameGapRow>();
     public DbSet<FeelCheckRow> FeelChecks => Set<FeelCheckRow>();
     public DbSet<TypeFitRow> TypeFits => Set<TypeFitRow>();

@@ -18,6 +18,12 @@ public enum DueRule
     /// <summary>The book's first check after a build or rebuild.</summary>
     FirstCheck,
 
+    /// <summary>An operator noticed something.</summary>
+    Symptom,
+
+    /// <summary>Somebody promised to look again.</summary>
+    FollowUp,
+
     /// <summary>The engine's book gives no interval and nothing is known to drift.</summary>
     Nothing,
 }
@@ -69,9 +75,15 @@ public sealed record Due(DueAnswer Decides, IReadOnlyList<DueAnswer> Others, dou
     /// <param name="usage">For turning hours into dates.</param>
     /// <param name="driftHours">Hours to risk from now; null where nothing drifts out within the horizon.</param>
     /// <param name="findingSaysNow">A point is tight or otherwise urgent now.</param>
-    public static Due Of(BookClock? book, EngineHours hoursNow, DateOnly today, Usage usage, EngineHours? driftHours, bool findingSaysNow)
+    /// <param name="calls">What calls for it besides.</param>
+    public static Due Of(BookClock? book, EngineHours hoursNow, DateOnly today, Usage usage, EngineHours? driftHours, bool findingSaysNow, IReadOnlyList<EngineCall>? calls = null)
     {
         var answers = new List<DueAnswer>();
+        foreach (var call in calls ?? [])
+        {
+            var until = call.AtHours is { } at ? at - hoursNow : (double?)null;
+            answers.Add(new DueAnswer(call.Rule, until, call.Date ?? (until is { } h ? DayFor(h) : today)));
+        }
         if (findingSaysNow) answers.Add(new DueAnswer(DueRule.Finding, 0, today));
         if (driftHours is { } drift) answers.Add(new DueAnswer(DueRule.Drift, drift, usage.DateAfter(today, drift)));
         double? bookLeft = null;

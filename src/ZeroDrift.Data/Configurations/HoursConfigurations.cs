@@ -14,6 +14,15 @@ internal sealed class HoursReportConfiguration : IEntityTypeConfiguration<HoursR
     }
 }
 
+internal sealed class CallConfiguration : IEntityTypeConfiguration<CallRow>
+{
+    public void Configure(EntityTypeBuilder<CallRow> builder)
+    {
+        builder.HasIndex(c => c.ClosedAt);
+        builder.HasOne<EngineRow>().WithMany().HasForeignKey(c => c.EngineId).OnDelete(DeleteBehavior.Restrict);
+    }
+}
+
 internal sealed class MachineAliasConfiguration : IEntityTypeConfiguration<MachineAliasRow>
 {
     public void Configure(EntityTypeBuilder<MachineAliasRow> builder)

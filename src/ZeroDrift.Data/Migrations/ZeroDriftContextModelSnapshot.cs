@@ -69,6 +69,58 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("Blobs");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.CallRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("AtHours")
+                        .HasColumnType("REAL");
+
+                    b.Property<DateTime?>("ClosedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("Date")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("EngineId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Rule")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("Symptoms")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("VisitId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Who")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("ClosedAt");
+
+                    b.HasIndex("EngineId");
+
+                    b.ToTable("Calls");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.ChangeRow", b =>
                 {
                     b.Property<long>("Id")
@@ -1341,6 +1393,15 @@ namespace ZeroDrift.Data.Migrations
                         .WithMany()
                         .HasForeignKey("PersonId")
                         .OnDelete(DeleteBehavior.Restrict);
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.CallRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.EngineRow", null)
+                        .WithMany()
+                        .HasForeignKey("EngineId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.ContextRow", b =>

@@ -76,12 +76,16 @@ public static class OutlookKeeper
     }
 
     /// <summary>Fits a whole type; nothing is written. Null where there is no such type.</summary>
-    public static async Task<TypeOutlooks?> FitAsync(ZeroDriftContext data, Guid typeId, DateOnly today)
+    /// <param name="data">The fleet.</param>
+    /// <param name="typeId">The type.</param>
+    /// <param name="today">Today.</param>
+    /// <param name="tried">A risk to try instead of the fleet's.</param>
+    public static async Task<TypeOutlooks?> FitAsync(ZeroDriftContext data, Guid typeId, DateOnly today, FleetRisk? tried = null)
     {
         if (await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == typeId) is not { } type) return null;
         var fleet = await data.SettingsAsync();
         var lives = await EngineLives.LoadAsync(data, type, fleet, today);
-        var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, Risk(fleet));
+        var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, tried ?? Risk(fleet));
         return new TypeOutlooks(
             typeId,
             [.. lives.Zip(fit.Engines).Select(p => Row(p.First, type, p.Second, fit.Learned?.Said.GetValueOrDefault(p.Second.Id), fleet, today))],

@@ -205,6 +205,7 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
             (known.CrankDeg, known.Trap, known.VisitKey) = (mark.CrankDeg, mark.Trap, row.Key);
         }
         if (visit is { State: VisitState.Signed, Opened.JobId: { } jobId }) await CloseJobAsync(data, jobId, row);
+        if (visit.State == VisitState.Signed && !row.Bench) await CloseCallsAsync(data, row);
         await data.SaveChangesAsync();
         if (!outlook) return null;
         var typeId = await data.Engines.Where(e => e.Id == row.EngineId).Select(e => e.EngineTypeId).FirstAsync();
@@ -217,6 +218,15 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         if (await data.Jobs.FirstOrDefaultAsync(j => j.Id == jobId && j.EngineId == row.EngineId && j.State == JobState.Open) is not { } job) return;
         (job.State, job.VisitId) = (JobState.Done, row.Id);
         job.Version++;
+    }
+
+    /// <summary>What called for the engine before this visit was opened has been answered by it.</summary>
+    private static async Task CloseCallsAsync(ZeroDriftContext data, VisitRow row)
+    {
+        // By the server's clock: a device's is kept and shown, never judged.
+        var opened = await data.Entries.Where(e => e.VisitKey == row.Key && e.Sequence == 1).Select(e => e.ReceivedAt).FirstAsync();
+        foreach (var call in await data.Calls.Where(c => c.EngineId == row.EngineId && c.ClosedAt == null && c.At <= opened).ToListAsync())
+            (call.ClosedAt, call.VisitId) = (opened, row.Id);
     }
 
     /// <summary>Brings up what a visit was measured with, and what it teaches of the hands.</summary>

@@ -9,6 +9,9 @@ public sealed record DueAnswerResponse(DueRule Rule, double? Hours, DateOnly? Da
 
 public sealed record FindingResponse(string Point, VerdictState State, double? Mm, double? LimitMm);
 
+/// <summary>An operator's slip or a follow-up.</summary>
+public sealed record CallResponse(Guid Id, DueRule Rule, IReadOnlyList<Symptom> Symptoms, string What, DateOnly? Date, double? AtHours, string? Who, DateTime At);
+
 /// <summary>One line of the yard.</summary>
 public sealed record DueRow
 {
@@ -54,5 +57,7 @@ public sealed record DueRow
 
     /// <summary>What in its record cannot be right; nothing is foretold from it.</summary>
     public string? Trouble { get; init; }
+    /// <summary>Slips and follow-ups that are open.</summary>
+    public required IReadOnlyList<CallResponse> Calls { get; init; }
     public Guid? OpenOverheadId { get; init; }
 }

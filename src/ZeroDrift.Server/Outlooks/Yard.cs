@@ -4,6 +4,7 @@ using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
+using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
 
 namespace ZeroDrift.Server.Outlooks;
@@ -24,8 +25,9 @@ internal sealed class Yard(FleetDay day)
             var rows = await data.Outlooks.AsNoTracking().Where(o => chunk.Contains(o.EngineId)).Select(o => new { o.EngineId, o.Version, o.Fingerprint, o.Content }).ToListAsync();
             foreach (var row in rows) lines[row.EngineId] = (row.Version, row.Fingerprint, today, Line.Of(OutlookContent.Of(row.Content), today));
         }
+        var calls = (await data.Calls.AsNoTracking().Where(c => c.ClosedAt == null && (only == null || c.EngineId == only)).OrderBy(c => c.At).ToListAsync()).ToLookup(c => c.EngineId);
         var open = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Open && (only == null || v.EngineId == only)).ToDictionaryAsync(v => v.EngineId, v => v.Id);
-        var all = heads.Where(h => lines.ContainsKey(h.EngineId)).Select(h => Row(h, lines[h.EngineId].Line, open.TryGetValue(h.EngineId, out var visit) ? visit : null));
+        var all = heads.Where(h => lines.ContainsKey(h.EngineId)).Select(h => Row(h, calls[h.EngineId].Any() ? lines[h.EngineId].Line.With([.. calls[h.EngineId]], today) : lines[h.EngineId].Line, [.. calls[h.EngineId]], open.TryGetValue(h.EngineId, out var visit) ? visit : null));
         return [.. ByUrgency(all)];
     }
 
@@ -44,7 +46,7 @@ internal sealed class Yard(FleetDay day)
         where engine.ArchivedAt == null && (only == null || engine.Id == only)
         select new Head(engine.Id, engine.Name, engine.Machine!.Kind, engine.MachineId, engine.Machine.Name, engine.Machine.Site!.Name, engine.EngineType!.Code, engine.SerialNumber, engine.EngineType.BookHours == null && engine.EngineType.BookMonths == null, outlook.Version, outlook.Fingerprint);
 
-    private static DueRow Row(Head head, Line line, Guid? open)
+    private static DueRow Row(Head head, Line line, IReadOnlyList<CallRow> calls, Guid? open)
     {
         var o = line.Content;
         return new DueRow
@@ -77,6 +79,7 @@ internal sealed class Yard(FleetDay day)
             Findings = [.. o.Findings.Select(f => new FindingResponse(f.Point, f.State, f.Mm, f.LimitMm))],
             HasFigures = o.HasFigures,
             Trouble = o.Trouble,
+            Calls = [.. calls.Select(c => new CallResponse(c.Id, c.Rule, c.Symptoms, c.What, c.Date, c.AtHours, c.Who, c.At))],
             OpenOverheadId = open,
         };
     }
@@ -86,6 +89,12 @@ internal sealed class Yard(FleetDay day)
     /// <summary>What of a line depends on the day.</summary>
     private sealed record Line(OutlookContent Content, Due Due, double HoursPerWeek, double? BookHoursLeft, DateOnly? DriftDate)
     {
+        /// <summary>The same with what calls for the engine besides.</summary>
+        public Line With(IReadOnlyList<CallRow> calls, DateOnly today) => this with
+        {
+            Due = Due.Of(Content.Book, Content.HoursNow, today, Content.Usage, Content.DueByDriftHours, Content.Findings.Count > 0, [.. calls.Select(c => c.ToCall())]),
+        };
+
         public static Line Of(OutlookContent o, DateOnly today)
         {
             var due = Due.Of(o.Book, o.HoursNow, today, o.Usage, o.DueByDriftHours, o.Findings.Count > 0);

@@ -24,6 +24,7 @@ internal static class PlanEndpoints
     {
         var plan = api.MapGroup("/plan").WithTags("Plan");
         plan.MapGet("/", Get).WithName("get-plan").Refuses(400);
+        plan.MapGet("/outlook", PlanOutlook.OfAsync).WithName("get-plan-outlook");
         plan.MapPost("/run", Run).WithName("run-plan").Refuses(400);
         plan.MapGet("/run", (PlanRuns runs) => runs.State).WithName("get-plan-run");
         plan.MapPost("/run/stop", Stop).WithName("stop-plan-run");

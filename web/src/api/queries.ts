@@ -48,6 +48,8 @@ export const queries = {
       queryKey: ['plan', days],
       queryFn: () => answer(api.GET('/api/plan', { params: { query: { days } } })),
     }),
+  planOutlook: () =>
+    queryOptions({ queryKey: ['plan', 'outlook'], queryFn: () => answer(api.GET('/api/plan/outlook')) }),
   planRun: () => queryOptions({ queryKey: ['plan', 'run'], queryFn: () => answer(api.GET('/api/plan/run')) }),
   jobs: () => queryOptions({ queryKey: ['jobs'], queryFn: () => answer(api.GET('/api/jobs')) }),
   round: () => queryOptions({ queryKey: ['hours', 'round'], queryFn: () => answer(api.GET('/api/hours/round')) }),

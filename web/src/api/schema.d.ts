@@ -454,6 +454,71 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/calls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add-call"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["close-call"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would move under other settings; nothing is kept. */
+        post: operations["try-due"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due/letter.eml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-due-letter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/take-along": {
         parameters: {
             query?: never;
@@ -930,6 +995,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get-plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/outlook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-plan-outlook"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1421,6 +1502,33 @@ export interface components {
             crankDeg: number;
             set?: null | components["schemas"]["PointRequest"][];
         };
+        /** @description An operator's slip (`symptoms`), or a follow-up (`what`, by a day or after so many engine hours). */
+        CallRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            symptoms?: null | components["schemas"]["Symptom"][];
+            what?: null | string;
+            /** Format: date */
+            date?: null | string;
+            /** Format: double */
+            inHours?: null | number;
+            who?: null | string;
+        };
+        /** @description An operator's slip or a follow-up. */
+        CallResponse: {
+            /** Format: uuid */
+            id: string;
+            rule: components["schemas"]["DueRule"];
+            symptoms: components["schemas"]["Symptom"][];
+            what: string;
+            /** Format: date */
+            date: null | string;
+            /** Format: double */
+            atHours: null | number;
+            who: null | string;
+            /** Format: date-time */
+            at: string;
+        };
         ChangeResponse: {
             /** Format: date-time */
             at: string;
@@ -1456,6 +1564,10 @@ export interface components {
             kind: components["schemas"]["LashKind"];
             /** Format: double */
             marginDeg: number;
+        };
+        CloseCallRequest: {
+            why?: null | string;
+            who?: null | string;
         };
         ContextDemandsRecord: {
             /** Format: uuid */
@@ -1895,6 +2007,8 @@ export interface components {
             hasFigures: boolean;
             /** @description What in its record cannot be right; nothing is foretold from it. */
             trouble?: null | string;
+            /** @description Slips and follow-ups that are open. */
+            calls: components["schemas"]["CallResponse"][];
             /** Format: uuid */
             openOverheadId?: null | string;
         };
@@ -1902,7 +2016,7 @@ export interface components {
          * @description What can decide when an engine's next overhead is due.
          * @enum {string}
          */
-        DueRule: "finding" | "drift" | "bookHours" | "bookMonths" | "firstCheck" | "nothing";
+        DueRule: "finding" | "drift" | "bookHours" | "bookMonths" | "firstCheck" | "symptom" | "followUp" | "nothing";
         EngineChangeRequest: {
             name?: null | string;
             /**
@@ -3371,6 +3485,25 @@ export interface components {
             pinned: boolean;
             because: string;
         };
+        /** @description What a manager asks: what falls due, whether the depot can do it, who has more than fits, what must be ordered today. */
+        PlanOutlookResponse: {
+            /** Format: date */
+            until: string;
+            /** Format: int32 */
+            due: number;
+            /** Format: int32 */
+            withoutJob: number;
+            /** Format: int32 */
+            planned: number;
+            /** Format: int32 */
+            notFitting: number;
+            /** Format: double */
+            hoursNeeded: number;
+            /** Format: double */
+            hoursThere: number;
+            overloaded: string[];
+            orderToday: string[];
+        };
         /** @description A row of the plan: who, what they know, and the hours of each day from the first. */
         PlanPerson: {
             /** Format: uuid */
@@ -4029,6 +4162,11 @@ export interface components {
             first: string;
             second: string;
         };
+        /**
+         * @description What an operator notices.
+         * @enum {string}
+         */
+        Symptom: "ticking" | "power" | "smoke" | "starting" | "deadCylinder";
         TakeAlongResponse: {
             contextId: string;
             context: components["schemas"]["ContextRecord"];
@@ -4072,12 +4210,30 @@ export interface components {
             bladesMm?: null | number[];
             feel?: null | components["schemas"]["Feel"];
         };
+        TriedEngine: {
+            /** Format: uuid */
+            engineId: string;
+            name: string;
+            before: components["schemas"]["DueAnswerResponse"];
+            after: components["schemas"]["DueAnswerResponse"];
+            /** Format: double */
+            riskHours: null | number;
+        };
         TryRecord: {
             /** Format: uuid */
             entry: string;
             blades: string[];
             unit: string;
             feel: components["schemas"]["Feel"];
+        };
+        /** @description Settings to try without keeping them: the fleet's risk, what a breach costs, and how much more or less the engines run. */
+        TryRequest: {
+            /** Format: double */
+            risk?: null | number;
+            /** Format: double */
+            breachCost?: null | number;
+            /** Format: double */
+            usageFactor?: null | number;
         };
         TurnResponse: {
             /** Format: double */
@@ -5526,6 +5682,174 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "add-call": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DueRow"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "close-call": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CloseCallRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DueRow"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "try-due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TriedEngine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-due-letter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "message/rfc822": string;
                 };
             };
         };
@@ -7397,6 +7721,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-plan-outlook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOutlookResponse"];
                 };
             };
         };

@@ -137,6 +137,20 @@ export const writes = {
     send: (body: Schemas['RoadRequest']) => answer(api.PUT('/api/plan/roads', { body })),
     stale: () => afterPlanning,
   }),
+  addCall: write({
+    send: ({ engineId, ...body }: Schemas['CallRequest'] & { engineId: string }) =>
+      answer(api.POST('/api/engines/{id}/calls', { params: { path: { id: engineId } }, body })),
+    stale: ({ engineId }) => [['yard'], ['engine', engineId]],
+  }),
+  closeCall: write({
+    send: ({ callId, ...body }: Schemas['CloseCallRequest'] & { callId: string }) =>
+      answer(api.POST('/api/calls/{id}/close', { params: { path: { id: callId } }, body })),
+    stale: () => [['yard'], ['engine']],
+  }),
+  tryDue: write({
+    send: (body: Schemas['TryRequest']) => answer(api.POST('/api/due/try', { body })),
+    stale: () => [],
+  }),
   takeRound: write({
     send: (body: Schemas['RoundRequest']) => answer(api.POST('/api/hours/round', { body })),
     stale: () => afterHours,

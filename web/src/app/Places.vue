@@ -5,7 +5,7 @@ import { useRoute } from 'vue-router'
 defineEmits<{ went: [] }>()
 const route = useRoute()
 const places = [
-  { to: '/', text: 'Yard', names: ['yard', 'engine', 'record'] },
+  { to: '/', text: 'Yard', names: ['yard', 'engine', 'record', 'due', 'slip'] },
   { to: '/at-the-engine', text: 'At the engine', names: ['visits', 'open'] },
   { to: '/plan', text: 'Planner', names: ['plan', 'job-card'] },
   { to: '/hours', text: 'Hours', names: ['hours'] },

@@ -23,6 +23,19 @@ export const router = createRouter({
       meta: { title: 'Drift' },
     },
     {
+      path: '/due',
+      name: 'due',
+      component: () => import('../features/due/DuePage.vue'),
+      meta: { title: 'Due by week' },
+    },
+    {
+      path: '/engines/:engineId/slip',
+      name: 'slip',
+      component: () => import('../features/due/SlipPage.vue'),
+      props: true,
+      meta: { title: 'Something is wrong' },
+    },
+    {
       path: '/plan',
       name: 'plan',
       component: () => import('../features/plan/PlanPage.vue'),

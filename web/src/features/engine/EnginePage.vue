@@ -15,6 +15,7 @@ import ChangeEngineDialog from './ChangeEngineDialog.vue'
 import EngineHeads from './EngineHeads.vue'
 import EngineLedger from './EngineLedger.vue'
 import MeterDialog from './MeterDialog.vue'
+import CallList from './CallList.vue'
 import NextOverhead from './NextOverhead.vue'
 import PointHistory from './PointHistory.vue'
 
@@ -88,6 +89,7 @@ useKeys(
           </template>
           <BButton class="btn-plain" :to="{ name: 'engine-drift', params: { id } }">Drift</BButton>
           <BButton class="btn-plain" @click="meter = true">Read the meter</BButton>
+          <BButton class="btn-plain" :to="{ name: 'slip', params: { engineId: id } }">Something is wrong…</BButton>
           <BButton class="btn-plain" @click="changing = true">Change…</BButton>
           <BButton class="btn-plain" :href="`/api/logbook/export?engine=${id}`" download="logbook.csv"
             >Logbook file</BButton
@@ -110,6 +112,7 @@ useKeys(
         </div>
         <aside>
           <NextOverhead :row="data.row" :risk="risk" />
+          <CallList :calls="data.row.calls" />
           <TypeFacts class="mt-2" :type="data.type" />
         </aside>
       </div>

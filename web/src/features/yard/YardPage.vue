@@ -16,6 +16,7 @@ import { plural } from '../../shared/words/counts'
 import { headline } from '../../shared/words/due'
 import FirstSteps from './FirstSteps.vue'
 import { useYardList } from './useYardList'
+import YardAnswers from './YardAnswers.vue'
 import YardRow from './YardRow.vue'
 import YardTools from './YardTools.vue'
 
@@ -98,6 +99,7 @@ useKeys(
           @add="adding = true"
         />
       </div>
+      <YardAnswers v-if="rows.length" />
 
       <FirstSteps v-if="rows.length === 0" @add="adding = true" />
       <template v-else>

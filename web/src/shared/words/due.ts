@@ -15,6 +15,8 @@ export const ruleWords: Record<Schemas['DueRule'], string> = {
   bookHours: 'book hours',
   bookMonths: 'book months',
   firstCheck: 'the first check',
+  symptom: 'an operator’s slip',
+  followUp: 'a follow-up',
   nothing: 'nothing',
 }
 
@@ -41,6 +43,22 @@ export function headline(rows: Row[]): string {
   if (overdue) said.push(`${counted(overdue)} ${form(overdue, 'is', 'are')} overdue by the book.`)
   if (said.length > 0) return said.join(' ')
   return rows.length === 0 ? 'No engine yet.' : 'Nothing presses. The book decides.'
+}
+
+/** What an operator may notice. */
+export const symptomWords: Record<Schemas['Symptom'], string> = {
+  ticking: 'ticking or clatter',
+  power: 'less power',
+  smoke: 'more smoke',
+  starting: 'hard to start',
+  deadCylinder: 'a cylinder does not fire',
+}
+
+/** A slip or a follow-up in a few words. */
+export function callText(call: Schemas['CallResponse']): string {
+  const noticed = call.symptoms.map((s) => symptomWords[s]).join(', ')
+  const said = [noticed, call.what].filter(Boolean).join(': ')
+  return said.replace(/^./, (c) => c.toUpperCase())
 }
 
 export interface Decision {
@@ -73,6 +91,10 @@ export function decision(row: Row, figures: Figures, risk: number): Decision {
           below: date ? `about ${day(date)}` : 'no date at the present use',
           tone: 'ink',
         }
+  }
+  if (rule === 'symptom' || rule === 'followUp') {
+    const call = row.calls.find((c) => c.rule === rule)
+    return { main: call ? callText(call) : ruleWords[rule], below: `by ${day(date)}`, tone: 'ink' }
   }
   if (rule === 'bookMonths') return { main: 'Book months', below: `on ${day(date)}`, tone: 'ink' }
   if (!row.hasFigures) return { main: 'Never opened on record', below: 'open it, or bring in its logbook', tone: 'ink' }
@@ -111,6 +133,8 @@ export function decidesWhen(row: Row): string {
   if (row.findings[0]) return `${row.findings[0].point} decides: now`
   if (rule === 'nothing')
     return !row.hasFigures ? 'Not opened on record yet' : row.noInterval ? 'No interval given' : 'No limit in sight'
+  if (rule === 'symptom') return `An operator’s slip decides: ${day(date)}`
+  if (rule === 'followUp') return `A follow-up decides: ${day(date)}`
   const who = rule === 'drift' ? `${row.driftPoint} decides` : 'The book decides'
   if (left == null) return `${who}: ${day(date)}`
   if (left < 0) return `${who}: overdue by ${hours(-left)} h`

@@ -1,0 +1,48 @@
+using System.Globalization;
+using System.Text;
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Core;
+using ZeroDrift.Data;
+using ZeroDrift.Server.Outlooks;
+
+namespace ZeroDrift.Server.DueList;
+
+/// <summary>What is due in the next weeks as a letter to send on (RFC 5322, plain text in UTF-8 as base64).</summary>
+internal static class DueLetter
+{
+    private const int Weeks = 8;
+    private const int Base64Line = 76;
+
+    public static async Task<IResult> WriteAsync(ZeroDriftContext data, Yard yard, FleetDay day)
+    {
+        var fleet = (await data.SettingsAsync()).Name;
+        var until = day.Today.AddDays(7 * Weeks);
+        var text = new StringBuilder().Append(fleet).Append(": due until ").Append(Said.Day(until)).Append("\r\n\r\n");
+        foreach (var week in (await yard.AllAsync(data)).Where(r => r.Decides.Date <= until).GroupBy(r => Monday(r.Decides.Date!.Value < day.Today ? day.Today : r.Decides.Date.Value)).OrderBy(w => w.Key))
+        {
+            text.Append("Week of ").Append(Said.Day(week.Key)).Append("\r\n");
+            foreach (var row in week) text.Append("  ").Append(row.Name).Append(", ").Append(row.Site).Append(": ").Append(Rule(row)).Append(", ").Append(Said.Day(row.Decides.Date!.Value)).Append("\r\n");
+            text.Append("\r\n");
+        }
+        var letter = new StringBuilder()
+            .Append("Date: ").Append(day.Now.ToString("ddd, dd MMM yyyy HH:mm:ss", CultureInfo.InvariantCulture)).Append(" +0000\r\n")
+            .Append("Subject: =?utf-8?B?").Append(Convert.ToBase64String(Encoding.UTF8.GetBytes($"{fleet[..Math.Min(fleet.Length, 20)]}: due"))).Append("?=\r\n")
+            .Append("MIME-Version: 1.0\r\nContent-Type: text/plain; charset=utf-8\r\nContent-Transfer-Encoding: base64\r\n\r\n");
+        foreach (var line in Convert.ToBase64String(Encoding.UTF8.GetBytes(text.ToString())).Chunk(Base64Line)) letter.Append(line).Append("\r\n");
+        return Results.Text(letter.ToString(), "message/rfc822", Encoding.ASCII);
+    }
+
+    private static DateOnly Monday(DateOnly day) => day.AddDays(-(((int)day.DayOfWeek + 6) % 7));
+
+    private static string Rule(DueRow row) => row.Decides.Rule switch
+    {
+        Core.Hours.DueRule.Finding => $"{row.Findings[0].Point} found {(row.Findings[0].State == Core.Judging.VerdictState.Tight ? "tight" : "loose")} and not set",
+        Core.Hours.DueRule.Drift => $"{row.DriftPoint} drifts",
+        Core.Hours.DueRule.BookHours => "book hours",
+        Core.Hours.DueRule.BookMonths => "book months",
+        Core.Hours.DueRule.FirstCheck => "first check after the build",
+        Core.Hours.DueRule.Symptom => "an operator's slip",
+        Core.Hours.DueRule.FollowUp => row.Calls.FirstOrDefault(c => c.Rule == Core.Hours.DueRule.FollowUp)?.What ?? "a follow-up",
+        _ => "no rule",
+    };
+}
