@@ -3,18 +3,42 @@ using ZeroDrift.Planning;
 
 namespace ZeroDrift.Bench;
 
-/// <summary>120 jobs × 6 mechanics × 40 days: how near the bound in ten seconds.</summary>
+/// <summary>120 jobs × 6 mechanics × 40 days, plain and with crews, tools and roads: how near the bound in ten and thirty seconds; and what holding a job over a day takes.</summary>
 internal static class ScheduleBench
 {
     public static void Run()
     {
-        foreach (var seed in new[] { 1, 2, 3 })
+        foreach (var seed in new[] { 1, 2, 3 }) One($"plain, seed {seed}", Request(seed));
+        foreach (var seed in new[] { 1, 2, 3 }) One($"with crews, tools, roads, seed {seed}", WithCrews(Request(seed), seed));
+        One("with crews, tools, roads, seed 1", WithCrews(Request(1), 1) with { TimeLimitSeconds = 30 });
+        Check(WithCrews(Request(1), 1));
+    }
+
+    private static void One(string name, ScheduleRequest request)
+    {
+        var clock = Stopwatch.StartNew();
+        var plan = Scheduler.Plan(request);
+        Console.WriteLine($"{name}, {request.TimeLimitSeconds:0} s: {plan.Status}, cost {plan.Cost:0.#}, bound {plan.Bound:0.#}, {(plan.Cost / Math.Max(plan.Bound, 1e-9) - 1) * 100:0.0} % above it, {plan.Unplaced.Count} left out, {clock.Elapsed.TotalSeconds:0.0} s");
+    }
+
+    /// <summary>A job held over every day in turn, the others standing.</summary>
+    private static void Check(ScheduleRequest request)
+    {
+        var plan = Scheduler.Plan(request with { TimeLimitSeconds = 1 });
+        var clock = Stopwatch.StartNew();
+        for (var day = 0; day < 40; day++) PlanCheck.Of(request, plan.Assignments, plan.Assignments[0].Job, "t1", day);
+        Console.WriteLine($"a job held over a day: {clock.Elapsed.TotalMilliseconds / 40:0.0} ms");
+    }
+
+    private static ScheduleRequest WithCrews(ScheduleRequest request, int seed)
+    {
+        var random = new Random(seed + 100);
+        return request with
         {
-            var request = Request(seed);
-            var clock = Stopwatch.StartNew();
-            var plan = Scheduler.Plan(request);
-            Console.WriteLine($"seed {seed}: {plan.Status}, cost {plan.Cost:0.#}, bound {plan.Bound:0.#}, {(plan.Cost / Math.Max(plan.Bound, 1e-9) - 1) * 100:0.0} % above it, {plan.Unplaced.Count} left out, {clock.Elapsed.TotalSeconds:0.0} s");
-        }
+            Jobs = [.. request.Jobs.Select((j, i) => j with { Crew = random.Next(6) == 0 ? 2 : 1, Tools = random.Next(8) == 0 ? ["turning gear"] : [], After = i > 0 && random.Next(15) == 0 ? new After(request.Jobs[random.Next(i)].Id, 3) : null })],
+            ToolCounts = new Dictionary<string, int> { ["turning gear"] = 1 },
+            TravelHours = [new Road("North Quay", "Power House", 0.25), new Road("North Quay", "Depot", 0.5), new Road("Depot", "Power House", 0.5), new Road("Depot", "South Farm", 1), new Road("North Quay", "South Farm", 1.25), new Road("Power House", "South Farm", 1)],
+        };
     }
 
     private static ScheduleRequest Request(int seed)
