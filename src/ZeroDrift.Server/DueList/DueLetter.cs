@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Text;
-using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core;
 using ZeroDrift.Data;
 using ZeroDrift.Server.Outlooks;

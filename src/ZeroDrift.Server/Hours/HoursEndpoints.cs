@@ -1,9 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
-using ZeroDrift.Core.Hours;
 using ZeroDrift.Data;
-using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Storage;

@@ -1,7 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
-using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Server.Errors;
