@@ -50,6 +50,7 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
         screen.Open("/");
         screen.Press("Depot tractor");
         screen.See("Ledger");
+        screen.Wait(10, "a line of the ledger", () => screen.Driver.FindElements(By.CssSelector("table.ledger a")).Count > 0);
         screen.Driver.FindElements(By.CssSelector("table.ledger a")).First().Click();
         screen.See("Does this visit count for the trend?");
         screen.Driver.FindElement(By.CssSelector("button[aria-label='Correct 1E']")).Click();

@@ -52,6 +52,7 @@ public sealed class ForEveryoneTests : IClassFixture<DemoServer>
         NoFaults();
 
         screen.Open("/settings");
+        screen.Wait(10, "somebody's hand", () => screen.Driver.FindElements(By.PartialLinkText("hand")).Count > 0);
         screen.Driver.FindElements(By.PartialLinkText("hand")).First().Click();
         screen.See("Check on known gaps");
         Settle();
@@ -64,6 +65,7 @@ public sealed class ForEveryoneTests : IClassFixture<DemoServer>
 
         screen.Open(engine);
         screen.See("Ledger");
+        screen.Wait(10, "a line of the ledger", () => screen.Driver.FindElements(By.CssSelector("table.ledger a")).Count > 0);
         screen.Driver.FindElements(By.CssSelector("table.ledger a")).First().Click();
         screen.See("Does this visit count for the trend?");
         Settle();

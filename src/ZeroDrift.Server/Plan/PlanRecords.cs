@@ -1,51 +1,4 @@
-using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Hours;
-using ZeroDrift.Core.Jobs;
-using ZeroDrift.Data.Model;
-
 namespace ZeroDrift.Server.Plan;
-
-public sealed record JobPart(string? Name, int? LeadDays, DateOnly? OrderedOn, bool? Here);
-
-/// <summary>A job to add, or what changes of one: what is left out stays. `state` dropped needs why.</summary>
-public sealed record JobOrderRequest(Guid? Id, Guid? EngineId, string? Title, DateOnly? DueDate, DateOnly? EarliestDate, double? Hours, int? Crew, IReadOnlyList<string>? Tools, IReadOnlyList<JobPart>? Parts, Guid? AfterJobId, int? AfterDays, string? Remark, JobState? State, string? Why);
-
-public sealed record JobsFromDueRequest(DateOnly? Until);
-
-/// <summary>A job with what it needs, and where it stands in the draft.</summary>
-public sealed record JobResponse
-{
-    public required Guid Id { get; init; }
-    public required Guid EngineId { get; init; }
-    public required string Engine { get; init; }
-    public required string Machine { get; init; }
-    public required MachineKind Kind { get; init; }
-    public required string Site { get; init; }
-    public required string Title { get; init; }
-    public DueRule? Rule { get; init; }
-    public DateOnly? DueDate { get; init; }
-
-    /// <summary>Parts here or on their way, and whatever else it waits for.</summary>
-    public DateOnly? EarliestDate { get; init; }
-
-    /// <summary>How long it takes; the middle is planned.</summary>
-    public required JobTime Time { get; init; }
-    public double? GivenHours { get; init; }
-    public required int Crew { get; init; }
-    public required IReadOnlyList<string> Tools { get; init; }
-    public required IReadOnlyList<JobPart> Parts { get; init; }
-
-    /// <summary>The last day its parts can be ordered for its day: planned, else due. Null where nothing is to be ordered.</summary>
-    public DateOnly? OrderBy { get; init; }
-    public Guid? AfterJobId { get; init; }
-    public int AfterDays { get; init; }
-    public string? Remark { get; init; }
-    public required JobState State { get; init; }
-    public Guid? VisitId { get; init; }
-
-    /// <summary>A valve was found tight and not set.</summary>
-    public required bool FoundTight { get; init; }
-}
 
 public sealed record PlacementResponse(Guid JobId, Guid PersonId, Guid? MateId, DateOnly Date, DateOnly LastDate, bool Pinned, string Because);
 
@@ -87,21 +40,5 @@ public sealed record PlanResponse
     public required bool Changed { get; init; }
 }
 
-public sealed record CheckRequest(Guid? JobId, Guid? PersonId, DateOnly? Date);
-
 /// <summary>What a day would mean for a job: what stands in the way, or how late and early it would be.</summary>
 public sealed record CheckResponse(bool Fits, string Sentence, DateOnly LastDate, Guid? MateId, int LateDays, int EarlyDays);
-
-public sealed record PlaceRequest(Guid? PersonId, DateOnly? Date, bool? Pinned);
-
-public sealed record PublishRequest(string? Who);
-
-public sealed record MechanicRequest(IReadOnlyList<MachineKind>? Skills, IReadOnlyList<double>? WeekHours);
-
-public sealed record AwayRequest(Guid? Id, Guid? PersonId, Guid? MachineId, DateOnly? From, DateOnly? To, string? Why);
-
-public sealed record GroupRequest(Guid? Id, string? Name, int? MostOut, IReadOnlyList<Guid>? EngineIds);
-
-public sealed record ToolRequest(Guid? Id, string? Name, int? Count);
-
-public sealed record RoadRequest(Guid? FromId, Guid? ToId, double? Hours);

@@ -13,6 +13,10 @@ internal static class PlainRules
     public static bool Hold(ScheduleRequest request, Schedule plan) =>
         plan.Assignments.Count + plan.Unplaced.Count == request.Jobs.Count && plan.Assignments.All(a => a.Because.Length > 0) && plan.Unplaced.All(u => u.Reason.Length > 0) && Valid(request, Chosen(request, plan));
 
+    /// <summary>Whether these placements hold every rule, each possible by itself.</summary>
+    public static bool Fits(ScheduleRequest request, List<Choice?> chosen) =>
+        chosen.Select((c, j) => (c, j)).All(x => x.c is null || Work(request, x.j, x.c) is not null) && Valid(request, chosen);
+
     public static double Cheapest(ScheduleRequest request)
     {
         var options = request.Jobs.Select((_, j) => Options(request, j)).ToList();

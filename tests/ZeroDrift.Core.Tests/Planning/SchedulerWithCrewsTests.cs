@@ -116,6 +116,42 @@ public sealed class SchedulerWithCrewsTests
         }
     }
 
+    /// <summary>What a drag is told is what a full check of the whole plan says, over random moves.</summary>
+    [Fact]
+    public void A_job_tried_elsewhere_is_told_what_a_full_check_says()
+    {
+        var (fits, not) = (0, 0);
+        for (var seed = 300; seed < 330; seed++)
+        {
+            var random = new Random(seed);
+            var request = RandomRequest(random, 10, 3, 8) with { TimeLimitSeconds = 0.5 };
+            var plan = Scheduler.Plan(request);
+            for (var move = 0; move < 20 && plan.Assignments.Count > 0; move++)
+            {
+                var at = plan.Assignments[random.Next(plan.Assignments.Count)];
+                var (technician, day) = (random.Next(3), random.Next(8));
+                var check = PlanCheck.Of(request, plan.Assignments, at.Job, request.Technicians[technician].Id, day);
+                var job = request.Jobs.Select((j, i) => (j, i)).Single(j => j.j.Id == at.Job).i;
+                var before = PlainRules.Chosen(request, plan);
+                bool Fits(int? mate) => PlainRules.Fits(request, [.. before.Select((c, j) => j == job ? new PlainRules.Choice(technician, mate, day) : c)]);
+                if (check.Obstacle is null)
+                {
+                    fits++;
+                    int? mate = check.Mate is null ? null : request.Technicians.Select((t, i) => (t, i)).Single(t => t.t.Id == check.Mate).i;
+                    Assert.True(Fits(mate), $"seed {seed}: {at.Job} at {technician} on {day} was said to fit");
+                    var after = before.Select((c, j) => j == job ? new PlainRules.Choice(technician, mate, day) : c).ToList();
+                    Assert.Equal(PlainRules.Cost(request, after) - PlainRules.Cost(request, before), check.CostChange, 6);
+                }
+                else
+                {
+                    not++;
+                    Assert.False(((int?[])[null, 0, 1, 2]).Any(Fits), $"seed {seed}: {at.Job} at {technician} on {day} fits, though {check.Obstacle}");
+                }
+            }
+        }
+        Assert.True(fits > 50 && not > 50, $"{fits} fitted, {not} did not");
+    }
+
     private static ScheduleJob Job(string id, double hours, int? due, double late = 10, double early = 1) => new(id, null, null, hours) { DueDay = due, LatePerDay = late, EarlyPerDay = early };
 
     private static ScheduleRequest RandomRequest(Random random, int jobs, int technicians, int days) => new(

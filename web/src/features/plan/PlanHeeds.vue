@@ -2,7 +2,7 @@
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive } from 'vue'
+import { reactive } from 'vue'
 import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import { queries } from '../../api/queries'
@@ -13,10 +13,13 @@ import { day } from '../../shared/figures/days'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { toast } from '../../shared/toasts/toasts'
+import GroupForm from './GroupForm.vue'
 import MechanicForm from './MechanicForm.vue'
+import RoadForm from './RoadForm.vue'
+import ToolForm from './ToolForm.vue'
 
 /** What the plan heeds: who works when and on what, who and what is away, groups, tools, roads. */
-const props = defineProps<{ plan: Schemas['PlanResponse'] }>()
+defineProps<{ plan: Schemas['PlanResponse'] }>()
 const people = useQuery(() => queries.people())
 const machines = useQuery(() => queries.machines())
 const addAway = useWrite(writes.addAway)
@@ -49,13 +52,6 @@ async function back(a: Schemas['AwayResponse']) {
 const road = (h: number) =>
   [Math.floor(h) ? `${Math.floor(h)} h` : '', h % 1 ? `${Math.round((h % 1) * 60)} min` : ''].join(' ').trim() ||
   'no time'
-const engineName = (id: string) => props.plan.jobs.find((j) => j.engineId === id)?.engine
-const groups = computed(() =>
-  props.plan.groups.map((g) => ({
-    ...g,
-    names: g.engineIds.map(engineName).filter(Boolean).join(', '),
-  })),
-)
 </script>
 
 <template>
@@ -95,22 +91,17 @@ const groups = computed(() =>
       <Field v-slot="{ bind }" name="to" label="To"><DayField v-bind="bind" v-model="typed.to" /></Field>
       <div class="end"><FormEnd>Add</FormEnd></div>
     </form>
-    <template v-if="groups.length">
-      <h3>Not all out at once</h3>
-      <p v-for="g in groups" :key="g.id" class="mb-1">
-        {{ g.name }}: at most {{ g.mostOut }} out<span v-if="g.names" class="small soft"> ({{ g.names }}, …)</span>
-      </p>
-    </template>
-    <template v-if="plan.tools.length">
-      <h3>Tools</h3>
-      <p v-for="t in plan.tools" :key="t.id" class="mb-1">{{ t.name }}: {{ t.count }}</p>
-    </template>
-    <template v-if="plan.roads.length">
-      <h3>Roads</h3>
-      <p v-for="r in plan.roads" :key="r.fromId + r.toId" class="mb-1 small">
-        {{ r.from }} to {{ r.to }}: {{ road(r.hours) }}
-      </p>
-    </template>
+    <h3>Not all out at once</h3>
+    <GroupForm v-for="g in plan.groups" :key="g.id" :group="g" />
+    <GroupForm />
+    <h3>Tools</h3>
+    <ToolForm v-for="t in plan.tools" :key="t.id" :tool="t" />
+    <ToolForm />
+    <h3>Roads</h3>
+    <p v-for="r in plan.roads" :key="r.fromId + r.toId" class="mb-1 small">
+      {{ r.from }} to {{ r.to }}: {{ road(r.hours) }}
+    </p>
+    <RoadForm />
   </section>
 </template>
 
