@@ -97,6 +97,25 @@ public sealed class DriftTests : IDisposable
     }
 
     [Fact]
+    public async Task A_swap_nobody_asked_about_before_signing_is_asked_on_the_engines_drift()
+    {
+        var twin = await new TwinEngine(server).AddAsync();
+        await LifeAsync();
+        await twin.OpenAsync(6000, "spotCheck");
+        foreach (var (point, figure) in new[] { ("1I", "0.39"), ("1E", "0.20"), ("2I", "0.20"), ("2E", "0.39") }) await twin.TakeAsync(twin.Figure(point, figure));
+        foreach (var point in (string[])["1I", "1E"]) await twin.TakeAsync(twin.Entry("outcome", new { point, outcome = "leftSo", why = "to be looked into" }));
+        await twin.SignAsync();
+        async Task<JsonElement> SwappedAsync() => (await server.GetAsync($"/api/engines/{twin.EngineId}/drift")).GetProperty("visits").EnumerateArray().Last().GetProperty("swapped");
+        var asked = await SwappedAsync();
+        Assert.Equal(["1E", "1I"], new[] { asked.GetProperty("first").GetString(), asked.GetProperty("second").GetString() }.Order());
+
+        await twin.TakeAsync(twin.Entry("answered", new { question = "swapped", answer = "yes", points = new[] { "1I", "1E" } }));
+        Assert.Equal(JsonValueKind.Null, (await SwappedAsync()).ValueKind);
+        var exhaust = (await server.GetAsync($"/api/engines/{twin.EngineId}/drift")).GetProperty("points").EnumerateArray().First(p => p.GetProperty("label").GetString() == "1E");
+        Assert.Equal(0.39, exhaust.GetProperty("visits").EnumerateArray().Last().GetProperty("found").GetProperty("mm").GetDouble(), 9);
+    }
+
+    [Fact]
     public async Task A_visit_like_any_other_is_not_asked_about()
     {
         var twin = await new TwinEngine(server).AddAsync();

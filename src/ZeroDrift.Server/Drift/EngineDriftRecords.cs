@@ -11,6 +11,9 @@ public sealed record DriftFigure(double? Mm, double? LowerMm, double? UpperMm, G
 
 public sealed record DriftPointVisit(Guid VisitId, DriftFigure? Found, DriftFigure? Left, string? LeftWhy, bool PartChanged);
 
+/// <summary>Two points whose figures may stand the wrong way round.</summary>
+public sealed record SwappedPoints(string First, string Second);
+
 /// <summary>A visit along an engine's life.</summary>
 public sealed record DriftVisit
 {
@@ -31,6 +34,9 @@ public sealed record DriftVisit
     /// <summary>What it was measured with and is withdrawn since, with why; null where nothing is, or somebody answered.</summary>
     public string? MeasuredWith { get; init; }
     public string? WithdrawnWhy { get; init; }
+
+    /// <summary>Two points that read as each other was expected to, and nobody has said whether they were swapped; of the last visit.</summary>
+    public SwappedPoints? Swapped { get; init; }
 
     /// <summary>Left out of the rates: warm, otherBlades; null where it counts.</summary>
     public string? LeftOut { get; init; }

@@ -122,6 +122,7 @@ internal static class EngineDriftView
                 ShiftMm = shift?.ShiftMm,
                 ShiftStandardErrorMm = shift?.StandardErrorMm,
                 Asked = asked,
+                Swapped = visit == visits[^1] && (await VisitReader.LoadAsync(data, visit.Id))!.Visit.Swapped is { } pair ? new SwappedPoints(pair.First, pair.Second) : null,
                 MeasuredWith = suspect.GetValueOrDefault(visit.Id)?.Name,
                 WithdrawnWhy = suspect.GetValueOrDefault(visit.Id)?.Why,
                 LeftOut = visit.OutOfTrend ? visit.OutOfTrendBecause ?? "warm" : null,

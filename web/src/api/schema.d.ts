@@ -1928,6 +1928,7 @@ export interface components {
             /** @description What it was measured with and is withdrawn since, with why; null where nothing is, or somebody answered. */
             measuredWith?: null | string;
             withdrawnWhy?: null | string;
+            swapped?: null | components["schemas"]["SwappedPoints"];
             /** @description Left out of the rates: warm, otherBlades; null where it counts. */
             leftOut?: null | string;
         };
@@ -4156,6 +4157,11 @@ export interface components {
             engine: string;
             /** Format: date */
             date: string;
+        };
+        /** @description Two points whose figures may stand the wrong way round. */
+        SwappedPoints: {
+            first: string;
+            second: string;
         };
         /** @description Two points that read as each other was expected to. */
         SwappedRecord: {

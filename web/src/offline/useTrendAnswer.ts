@@ -3,7 +3,7 @@ import { sentence } from '../api/client'
 import { usePreferences } from '../shared/preferences'
 import { toast } from '../shared/toasts/toasts'
 import type { TrendAnswer } from '../shared/words/trend'
-import { trendAnswer } from './trendAnswer'
+import { swappedAnswer, trendAnswer } from './trendAnswer'
 import { useSend } from './useSend'
 
 /**
@@ -34,5 +34,21 @@ export function useTrendAnswer() {
       failure.value = sentence(caught)
     }
   }
-  return { answer, failure, busy: send.isPending }
+  /** Whether two figures stand the wrong way round: answered yes, the trend takes them exchanged and the record keeps them as written. */
+  async function swapped(visitId: string, points: { first: string; second: string }, yes: boolean): Promise<void> {
+    failure.value = ''
+    if (!preferences.person) {
+      failure.value = 'Choose who says so.'
+      return
+    }
+    try {
+      await send.mutateAsync({ visitId, by: preferences.person, entries: [swappedAnswer(points, yes)] })
+      toast(
+        yes ? 'The trend takes them the other way round; the record keeps them as written.' : 'They stand as written.',
+      )
+    } catch (caught) {
+      failure.value = sentence(caught)
+    }
+  }
+  return { answer, swapped, failure, busy: send.isPending }
 }

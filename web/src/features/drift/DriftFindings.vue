@@ -17,11 +17,12 @@ import { verdictWords } from '../../shared/words/verdicts'
 /** What the figures say, each a sentence; a visit that read one way throughout is a question, and its answer counts at once. */
 const props = defineProps<{ drift: Schemas['EngineDriftResponse']; figures: Figures }>()
 const preferences = usePreferences()
-const { answer, failure, busy } = useTrendAnswer()
+const { answer, swapped, failure, busy } = useTrendAnswer()
 const out = computed(() => standingOut(props.drift))
 const fast = computed(() => props.drift.points.filter((p) => p.unlikeSiblings))
 const asked = computed(() => props.drift.visits.filter((v) => v.asked))
 const suspect = computed(() => props.drift.visits.filter((v) => v.measuredWith && !v.leftOut))
+const exchanged = computed(() => props.drift.visits.filter((v) => v.swapped && !v.leftOut))
 const leftOut = computed(() => props.drift.visits.filter((v) => v.leftOut))
 const usual = (p: Schemas['DriftPoint']) => usualOf(props.drift, p)
 const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades, counts: 'No, count it' }
@@ -32,7 +33,10 @@ const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }
   <section class="plate p-3" aria-label="What the figures say">
     <h2>What the figures say</h2>
     <p v-if="driftChanged(drift)" class="mb-1 mt-1">{{ driftChanged(drift) }}</p>
-    <p v-if="!out.length && !fast.length && !asked.length && !suspect.length && !leftOut.length" class="mb-0 mt-1">
+    <p
+      v-if="!out.length && !fast.length && !asked.length && !exchanged.length && !suspect.length && !leftOut.length"
+      class="mb-0 mt-1"
+    >
       Nothing out of the ordinary. No history shows what has not begun.
     </p>
     <ul class="plain-list mb-0">
@@ -69,6 +73,21 @@ const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }
             :disabled="busy"
             @click="answer(v.visitId, what)"
             >{{ text }}</BButton
+          >
+        </span>
+      </li>
+      <li v-for="v in exchanged" :key="`x${v.visitId}`">
+        <strong>
+          On {{ day(v.date) }} {{ v.swapped!.first }} reads as {{ v.swapped!.second }} was expected to, and the other
+          way round. Were they swapped?
+        </strong>
+        <span class="d-flex gap-2 flex-wrap align-items-center mt-1">
+          <PersonField v-model="preferences.person" label="Who says so" />
+          <BButton class="btn-plain" :disabled="busy" @click="swapped(v.visitId, v.swapped!, true)"
+            >Yes, swapped</BButton
+          >
+          <BButton class="btn-plain" :disabled="busy" @click="swapped(v.visitId, v.swapped!, false)"
+            >No, they are so</BButton
           >
         </span>
       </li>
