@@ -29,7 +29,7 @@ public static class OutlookKeeper
         var type = await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == engine.EngineTypeId);
         if (type is null) return false;
         var kept = await data.TypeFits.FirstOrDefaultAsync(f => f.EngineTypeId == type.Id);
-        if (await data.Engines.CountAsync(e => e.EngineTypeId == engine.EngineTypeId && e.ArchivedAt == null) <= FitAtOnceUpTo)
+        if (await IsFittedWholeAsync(data, engine.EngineTypeId))
         {
             await KeepAsync(data, (await FitAsync(data, engine.EngineTypeId, today))!);
             return false;
@@ -45,6 +45,21 @@ public static class OutlookKeeper
         if (kept is not null) kept.Learned = (learned with { Shared = said is null ? others : others.Plus(said) }).ToJson();
         await UpsertAsync(data, Row(lives[0], type, outlook, said, fleet, today));
         return true;
+    }
+
+    /// <summary>Brings the outlooks of several engines up to their records; a type small enough to be fitted whole is fitted once.</summary>
+    /// <returns>Types to be fitted again.</returns>
+    public static async Task<IReadOnlySet<Guid>> RefreshAsync(ZeroDriftContext data, IReadOnlyCollection<Guid> engineIds, DateOnly today)
+    {
+        var again = new HashSet<Guid>();
+        var types = await data.Engines.AsNoTracking().Where(e => engineIds.Contains(e.Id)).Select(e => new { e.Id, e.EngineTypeId }).ToListAsync();
+        foreach (var type in types.GroupBy(e => e.EngineTypeId, e => e.Id))
+        {
+            var engines = await IsFittedWholeAsync(data, type.Key) ? type.Take(1) : type;
+            foreach (var engine in engines)
+                if (await RefreshAsync(data, engine, today)) again.Add(type.Key);
+        }
+        return again;
     }
 
     /// <summary>What an engine's outlook would say without its last visit, by what its group knows now; null where nothing came before that.</summary>
@@ -70,7 +85,7 @@ public static class OutlookKeeper
     /// <returns>Whether it should be fitted in the background instead.</returns>
     public static async Task<bool> RefreshTypeAsync(ZeroDriftContext data, Guid typeId, DateOnly today)
     {
-        if (await data.Engines.CountAsync(e => e.EngineTypeId == typeId && e.ArchivedAt == null) > FitAtOnceUpTo) return true;
+        if (!await IsFittedWholeAsync(data, typeId)) return true;
         if (await FitAsync(data, typeId, today) is { } fit) await KeepAsync(data, fit);
         return false;
     }
@@ -106,6 +121,9 @@ public static class OutlookKeeper
         }
         await data.SaveChangesAsync();
     }
+
+    private static async Task<bool> IsFittedWholeAsync(ZeroDriftContext data, Guid typeId) =>
+        await data.Engines.CountAsync(e => e.EngineTypeId == typeId && e.ArchivedAt == null) <= FitAtOnceUpTo;
 
     private static FleetRisk Risk(FleetRow fleet) => new(fleet.Risk, fleet.BreachCost, fleet.PlainRisk);
 

@@ -197,7 +197,8 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
             if (before.Find(b => b.Point == reading.Point && b.Stage == reading.Stage) is { } present) data.Entry(present).CurrentValues.SetValues(reading);
             else data.Readings.Add(reading);
         }
-        await MeansAsync(data, row, visit);
+        // Both are of signed visits: a tap at the engine pays for neither.
+        if (visit.State == VisitState.Signed) await MeansAsync(data, row, visit);
         foreach (var mark in visit.Marks)
         {
             var known = await data.Marks.FindAsync(row.EngineId, mark.Name);

@@ -58,13 +58,13 @@ public static class VisitProjection
         return rows;
     }
 
-    /// <summary>What it was measured with, one row an instrument.</summary>
+    /// <summary>What a signed visit was measured with, one row an instrument.</summary>
     public static List<VisitInstrumentRow> Instruments(VisitRow row, Visit visit) =>
-        [.. visit.Instruments.Select(NameKeys.Of).Where(k => k.Length > 0).Distinct().Select(k => new VisitInstrumentRow { VisitKey = row.Key, NameKey = k })];
+        visit.State != VisitState.Signed ? [] : [.. visit.Instruments.Select(NameKeys.Of).Where(k => k.Length > 0).Distinct().Select(k => new VisitInstrumentRow { VisitKey = row.Key, NameKey = k })];
 
-    /// <summary>The gaps measured more than once.</summary>
+    /// <summary>The gaps of a signed visit measured more than once.</summary>
     public static List<SameGapRow> SameGaps(VisitRow row, Visit visit) =>
-        [.. visit.SameGaps.SelectMany((gap, i) => gap.Readings.Select((r, k) => new SameGapRow { VisitKey = row.Key, Gap = i, Reading = k, Point = gap.Point, By = r.By, Mm = r.Mm }))];
+        visit.State != VisitState.Signed ? [] : [.. visit.SameGaps.SelectMany((gap, i) => gap.Readings.Select((r, k) => new SameGapRow { VisitKey = row.Key, Gap = i, Reading = k, Point = gap.Point, By = r.By, Mm = r.Mm }))];
 
     /// <summary>What was written down the wrong way round is told to the trend the right way; the record keeps it as it was written.</summary>
     private static void Exchange(List<ReadingRow> rows, string first, string second)

@@ -50,10 +50,10 @@ internal static class HoursEndpoints
     {
         var date = request.Date ?? day.Today;
         var who = Given.OptionalText(request.Who, "who", "who walked the round", 80);
-        var figures = Given.List(request.Readings, "readings", "what the meters show", 5000).Select((r, i) => new ReportedFigure("", date, Given.Number(r.Hours, $"readings[{i}].hours", "what the meter shows"), Given.Number(r.Hours, $"readings[{i}].hours", "what the meter shows").ToString(System.Globalization.CultureInfo.InvariantCulture), i + 1)
+        var figures = Given.List(request.Readings, "readings", "what the meters show", 5000).Select((r, i) =>
         {
-            EngineId = r.EngineId ?? throw new BadInputException($"readings[{i}].engineId", "Say whose meter it is."),
-            Id = Given.NewId(r.Id),
+            var hours = Given.Number(r.Hours, $"readings[{i}].hours", "what the meter shows");
+            return new ReportedFigure("", date, hours, hours.ToString(System.Globalization.CultureInfo.InvariantCulture), i + 1) { EngineId = r.EngineId ?? throw new BadInputException($"readings[{i}].engineId", "Say whose meter it is."), Id = Given.NewId(r.Id) };
         }).ToList();
         return await TakeAsync("round", figures, who, null, gate, day, refits, cancelled);
     }

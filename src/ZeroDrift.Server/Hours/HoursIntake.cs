@@ -1,3 +1,4 @@
+using System.Linq.Expressions;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Hours;
@@ -67,11 +68,10 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
     }
 
     /// <summary>Brings the outlooks of engines up to their meters.</summary>
-    public async Task RefreshAsync(IEnumerable<Guid> touched)
+    public async Task RefreshAsync(IReadOnlyCollection<Guid> touched)
     {
         await data.SaveChangesAsync();
-        foreach (var id in touched)
-            if (await OutlookKeeper.RefreshAsync(data, id, today)) RefitTypes.Add(engines[id].Engine.EngineTypeId);
+        RefitTypes.UnionWith(await OutlookKeeper.RefreshAsync(data, touched, today));
     }
 
     private async Task<HoursOutcome> OneAsync(string form, ReportedFigure figure, string? who, Guid? given, bool keep)
@@ -110,13 +110,11 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
     private async Task<Guid> WaitAsync(string form, ReportedFigure figure, Guid? engineId, ReportedHours judged, string? who)
     {
         // A feed that says the same wrong thing every hour waits once.
-        var same = data.HoursReports.Local.FirstOrDefault(Same) ?? await data.HoursReports.FirstOrDefaultAsync(r => r.Source == form && r.Machine == figure.Machine && r.Date == figure.Date && r.Hours == figure.Hours && r.Doubt == judged.Doubt);
-        if (same is not null) return same.Id;
+        Expression<Func<HoursReportRow, bool>> same = r => r.Source == form && r.Machine == figure.Machine && r.Date == figure.Date && r.Hours == figure.Hours && r.Doubt == judged.Doubt;
+        if ((data.HoursReports.Local.AsQueryable().FirstOrDefault(same) ?? await data.HoursReports.FirstOrDefaultAsync(same)) is { } stands) return stands.Id;
         var row = new HoursReportRow { Id = figure.Id ?? Guid.CreateVersion7(), Source = form, ReceivedAt = now, Machine = figure.Machine, EngineId = engineId, Date = figure.Date, Hours = figure.Hours, Written = figure.Written, Doubt = judged.Doubt!.Value, PerhapsHours = judged.PerhapsHours, Who = who };
         data.HoursReports.Add(row);
         return row.Id;
-
-        bool Same(HoursReportRow r) => r.Source == form && r.Machine == figure.Machine && r.Date == figure.Date && r.Hours == figure.Hours && r.Doubt == judged.Doubt;
     }
 
     private async Task<(EngineRow Engine, List<MeterReadingRow> Readings)?> EngineAsync(Guid id)

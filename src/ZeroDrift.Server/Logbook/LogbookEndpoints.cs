@@ -29,12 +29,9 @@ internal static class LogbookEndpoints
         {
             var (done, touched) = await new LogbookImport(data, file, day.Today).RunAsync(true, goodOnly, day.Now);
             await data.SaveChangesAsync();
-            var again = new List<Guid>();
-            foreach (var engine in touched)
-                if (await OutlookKeeper.RefreshAsync(data, engine, day.Today)) again.Add(data.Engines.Where(e => e.Id == engine).Select(e => e.EngineTypeId).First());
-            return (done, again);
+            return (done, await OutlookKeeper.RefreshAsync(data, touched, day.Today));
         }, cancelled);
-        foreach (var type in types.Distinct()) refits.Want(type);
+        foreach (var type in types) refits.Want(type);
         return report;
     }
 
