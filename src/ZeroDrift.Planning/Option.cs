@@ -15,6 +15,7 @@ internal sealed record Option(int Job, int Technician, int? Mate, int FirstDay, 
         var options = new List<Option>();
         var j = request.Jobs[job];
         var blocked = j.BlockedDays.ToHashSet();
+        var before = request.Previous.FirstOrDefault(p => p.Job == j.Id);
         var pin = request.Pins.Where(p => p.Job == j.Id).ToList();
         for (var t = 0; t < request.Technicians.Count; t++)
         {
@@ -25,7 +26,7 @@ internal sealed record Option(int Job, int Technician, int? Mate, int FirstDay, 
             {
                 if (pin.Exists(p => p.Day is not null && p.Day != day)) continue;
                 if (Days(technician, j.Hours, day, request.DayCount, blocked) is not { } work) continue;
-                var cost = CostOf(j, day, work[^1].Day) + MoveOf(request, j, day);
+                var cost = CostOf(j, day, work[^1].Day) + MoveOf(request, before, day);
                 foreach (var mate in Mates(request, j, t, work)) options.Add(new Option(job, t, mate, day, work[^1].Day, work, cost));
             }
         }
@@ -37,8 +38,7 @@ internal sealed record Option(int Job, int Technician, int? Mate, int FirstDay, 
         ? [null]
         : Enumerable.Range(0, request.Technicians.Count).Where(m => m != lead && work.All(w => request.Technicians[m].HoursOn(w.Day) >= w.Hours - 1e-9)).Select(m => (int?)m);
 
-    private static double MoveOf(ScheduleRequest request, ScheduleJob job, int day) =>
-        request.Previous.FirstOrDefault(p => p.Job == job.Id) is { } before ? (before.MovePerDay ?? request.MovePerDay) * Math.Abs(day - before.Day) : 0;
+    private static double MoveOf(ScheduleRequest request, Placement? before, int day) => before is null ? 0 : (before.MovePerDay ?? request.MovePerDay) * Math.Abs(day - before.Day);
 
     /// <summary>Lateness counts from the last day, earliness from the first.</summary>
     public static double CostOf(ScheduleJob job, int first, int last) => job.DueDay is not { } due

@@ -1,3 +1,5 @@
+using ZeroDrift.Core;
+
 namespace ZeroDrift.Planning;
 
 /// <summary>What placing one job somewhere would mean, by the same rules as the solver's.</summary>
@@ -22,25 +24,29 @@ public sealed record PlanCheck(string? Obstacle, int LastDay, string? Mate, int 
         var who = Number(plain.Technicians, t => t.Id == technician, "technician");
         var there = Option.Of(plain with { Pins = [new Pin(job, technician, day)] }, number);
         if (there.Count == 0) return new PlanCheck(WhyNever(plain, number, who, day), day, null, 0, 0, 0);
+        var before = Standing(plain, others);
+        var standing = before.Where(o => o.Job != number).ToList();
         var occupancy = new Occupancy(plain);
-        var standing = others.Where(o => o.Job != job).Select(o => Standing(plain, o)).OfType<Option>().ToList();
         foreach (var option in standing) occupancy.Add(option);
         var tries = there.Select(o => (Option: o, Obstacle: occupancy.Obstacle(o))).ToList();
         var (chosen, obstacle) = tries.Find(t => t.Obstacle is null) is { Option: not null } free ? free : tries[0];
-        var due = plain.Jobs[number].DueDay;
+        var off = plain.Jobs[number].DueDay is { } due ? (Late: Math.Max(0, chosen.LastDay - due), Early: Math.Max(0, due - chosen.FirstDay)) : default;
         return new PlanCheck(
             obstacle,
             chosen.LastDay,
             chosen.Mate is { } mate ? plain.Technicians[mate].Id : null,
-            due is { } d ? Math.Max(0, chosen.LastDay - d) : 0,
-            due is { } e ? Math.Max(0, e - chosen.FirstDay) : 0,
-            obstacle is null ? Explanation.Cost(plain, [.. standing, chosen]) - Explanation.Cost(plain, [.. others.Select(o => Standing(plain, o)).OfType<Option>()]) : 0);
+            off.Late,
+            off.Early,
+            obstacle is null ? Explanation.Cost(plain, [.. standing, chosen]) - Explanation.Cost(plain, before) : 0);
     }
 
-    private static Option? Standing(ScheduleRequest request, Assignment at)
+    /// <summary>Where jobs stand, as the planner knows it; what can stand there no more is left out.</summary>
+    private static List<Option> Standing(ScheduleRequest request, IReadOnlyList<Assignment> at)
     {
-        var job = request.Jobs.Select((j, i) => (j, i)).FirstOrDefault(j => j.j.Id == at.Job, (null!, -1)).Item2;
-        return job < 0 ? null : Option.Of(request with { Pins = [new Pin(at.Job, at.Technician, at.Day)] }, job).Find(o => at.Mate is null || (o.Mate is { } mate && request.Technicians[mate].Id == at.Mate));
+        var numbers = request.Jobs.Select((j, i) => (j.Id, i)).ToDictionary(j => j.Id, j => j.i);
+        return [.. at.Where(a => numbers.ContainsKey(a.Job))
+            .Select(a => Option.Of(request with { Pins = [new Pin(a.Job, a.Technician, a.Day)] }, numbers[a.Job]).Find(o => a.Mate is null || (o.Mate is { } mate && request.Technicians[mate].Id == a.Mate)))
+            .OfType<Option>()];
     }
 
     private static string WhyNever(ScheduleRequest request, int job, int technician, int day)
@@ -54,9 +60,9 @@ public sealed record PlanCheck(string? Obstacle, int LastDay, string? Mate, int 
         return "its hours do not fit before it is needed again or the plan ends";
     }
 
-    private static int Number<T>(IReadOnlyList<T> list, Func<T, bool> is_, string what)
+    private static int Number<T>(IReadOnlyList<T> list, Func<T, bool> isIt, string what)
     {
-        for (var i = 0; i < list.Count; i++) if (is_(list[i])) return i;
-        throw new ZeroDrift.Core.BadInputException(what, $"There is no such {what} in this plan.");
+        for (var i = 0; i < list.Count; i++) if (isIt(list[i])) return i;
+        throw new BadInputException(what, $"There is no such {what} in this plan.");
     }
 }

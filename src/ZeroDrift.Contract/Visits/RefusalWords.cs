@@ -67,7 +67,7 @@ public static class RefusalWords
     }
 
     private static string About(SecondLook look) => look.Unit == LengthUnit.Thou
-        ? string.Create(CultureInfo.InvariantCulture, $"{look.ExpectedMm / 0.0254:0.#} thou")
+        ? string.Create(CultureInfo.InvariantCulture, $"{Length.OfMillimetres(look.ExpectedMm).Thou:0.#} thou")
         : string.Create(CultureInfo.InvariantCulture, $"{look.ExpectedMm:0.00} mm");
 
     private static string Blades(SecondLook look) => look.Blades.Count == 0 ? "" : $" with the {string.Join(" blade, then the ", look.Blades)} blade";

@@ -140,7 +140,7 @@ public static class SheetMapping
         var draft = work.Growing(ReadingStage.AsFound);
         // A figure read off or a blade that drags is as fine as it gets.
         if (draft is { Figure: not null } || draft?.Tries.Any(t => t.Feel == Feel.Drag) == true) return false;
-        var (lower, upper) = draft is not null && Value(draft).Item1 is { LowerMm: { } l, UpperMm: { } u } ? (l, u) : expected is { ClearanceMm: { } mm, StandardUncertaintyMm: { } sd } ? (mm - sd, mm + sd) : (0.0, 0.0);
+        var (lower, upper) = draft is not null && Value(draft).Reading is { LowerMm: { } l, UpperMm: { } u } ? (l, u) : expected is { ClearanceMm: { } mm, StandardUncertaintyMm: { } sd } ? (mm - sd, mm + sd) : (0.0, 0.0);
         return FinerFigure.Decides(ahead, Math.Max(lower, ahead.Window.MinMm), Math.Min(upper, ahead.Window.MaxMm), AimOff.LeastUncertaintyMm, nextVisitHours.Value, share);
     }
 
@@ -201,7 +201,7 @@ public static class SheetMapping
 
     private static Entry Last(ReadingWork work) => work.Figure is { } figure && figure.Id == work.LastEntry ? figure : work.Tries[^1];
 
-    private static (Reading, string?) Value(ReadingWork work)
+    private static (Reading Reading, string? Complaint) Value(ReadingWork work)
     {
         try
         {

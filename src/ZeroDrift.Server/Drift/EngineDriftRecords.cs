@@ -1,3 +1,4 @@
+using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
@@ -10,9 +11,6 @@ namespace ZeroDrift.Server.Drift;
 public sealed record DriftFigure(double? Mm, double? LowerMm, double? UpperMm, Guid By);
 
 public sealed record DriftPointVisit(Guid VisitId, DriftFigure? Found, DriftFigure? Left, string? LeftWhy, bool PartChanged);
-
-/// <summary>Two points whose figures may stand the wrong way round.</summary>
-public sealed record SwappedPoints(string First, string Second);
 
 /// <summary>A visit along an engine's life.</summary>
 public sealed record DriftVisit
@@ -36,7 +34,7 @@ public sealed record DriftVisit
     public string? WithdrawnWhy { get; init; }
 
     /// <summary>Two points that read as each other was expected to, and nobody has said whether they were swapped; of the last visit.</summary>
-    public SwappedPoints? Swapped { get; init; }
+    public SwappedRecord? Swapped { get; init; }
 
     /// <summary>Left out of the rates: warm, otherBlades; null where it counts.</summary>
     public string? LeftOut { get; init; }

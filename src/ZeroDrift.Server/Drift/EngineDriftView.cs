@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
@@ -122,7 +123,7 @@ internal static class EngineDriftView
                 ShiftMm = shift?.ShiftMm,
                 ShiftStandardErrorMm = shift?.StandardErrorMm,
                 Asked = asked,
-                Swapped = visit == visits[^1] && (await VisitReader.LoadAsync(data, visit.Id))!.Visit.Swapped is { } pair ? new SwappedPoints(pair.First, pair.Second) : null,
+                Swapped = visit == visits[^1] && (await VisitReader.LoadAsync(data, visit.Id))!.Visit.Swapped is { } pair ? new SwappedRecord(pair.First, pair.Second) : null,
                 MeasuredWith = suspect.GetValueOrDefault(visit.Id)?.Name,
                 WithdrawnWhy = suspect.GetValueOrDefault(visit.Id)?.Why,
                 LeftOut = visit.OutOfTrend ? visit.OutOfTrendBecause ?? "warm" : null,

@@ -25,6 +25,12 @@ internal sealed class PlanBuilder
 
     public ScheduleRequest Request { get; private set; } = null!;
 
+    /// <summary>The roads between sites.</summary>
+    public IReadOnlyList<RoadResponse> Roads { get; private set; } = [];
+
+    /// <summary>Where jobs stand in the draft.</summary>
+    public IReadOnlyList<PlacementRow> Placements { get; private set; } = [];
+
     public IReadOnlyList<PlanPerson> Mechanics { get; private set; } = [];
 
     /// <summary>Every open job.</summary>
@@ -43,7 +49,9 @@ internal sealed class PlanBuilder
         foreach (var person in persons) plan.people[person.Name] = person.Id;
         plan.Jobs = await jobs.AllAsync(JobState.Open);
         var end = from.AddDays(days);
-        var byHand = (await data.Placements.AsNoTracking().Where(p => p.Pinned).Select(p => p.JobId).ToListAsync()).ToHashSet();
+        plan.Placements = await data.Placements.AsNoTracking().ToListAsync();
+        var byHand = plan.Placements.Where(p => p.Pinned).Select(p => p.JobId).ToHashSet();
+        plan.Roads = await data.Roads.AsNoTracking().Join(data.Sites, r => r.FromId, s => s.Id, (r, s) => new { r, From = s.Name }).Join(data.Sites, r => r.r.ToId, s => s.Id, (r, s) => new RoadResponse(r.r.FromId, r.r.ToId, r.From, s.Name, r.r.Hours)).ToListAsync();
         plan.InPlan = [.. plan.Jobs.Where(j => asked == j.Id || byHand.Contains(j.Id) || j.DueDate is null || j.DueDate < end)];
         foreach (var job in plan.InPlan)
         {
@@ -60,7 +68,7 @@ internal sealed class PlanBuilder
         {
             GroupLimits = groups.Values.ToDictionary(g => g.Name, g => g.MostOut),
             ToolCounts = await data.Tools.AsNoTracking().ToDictionaryAsync(t => t.Name, t => t.Count),
-            TravelHours = await data.Roads.AsNoTracking().Join(data.Sites, r => r.FromId, s => s.Id, (r, s) => new { r, From = s.Name }).Join(data.Sites, r => r.r.ToId, s => s.Id, (r, s) => new Road(r.From, s.Name, r.r.Hours)).ToListAsync(),
+            TravelHours = [.. plan.Roads.Select(r => new Road(r.From, r.To, r.Hours))],
             SiteChangeCost = SiteChange,
             UnplacedCost = Unplaced,
             TimeLimitSeconds = seconds,
@@ -70,18 +78,18 @@ internal sealed class PlanBuilder
     }
 
     /// <summary>The draft as the planner knows it; a placement outside the plan's days or of somebody no longer planned is not in it.</summary>
-    public IReadOnlyList<Assignment> Standing(IEnumerable<PlacementRow> placements)
+    public IReadOnlyList<Assignment> Standing()
     {
         var names = people.ToDictionary(p => p.Value, p => p.Key);
-        return [.. placements.Where(p => jobNames.ContainsKey(p.JobId) && names.ContainsKey(p.PersonId) && p.Date >= From && p.LastDate < From.AddDays(Days))
+        return [.. Placements.Where(p => jobNames.ContainsKey(p.JobId) && names.ContainsKey(p.PersonId) && p.Date >= From && p.LastDate < From.AddDays(Days))
             .Select(p => new Assignment(jobNames[p.JobId], names[p.PersonId], Day(p.Date), Day(p.LastDate), p.Because, p.MateId is { } mate && names.TryGetValue(mate, out var second) ? second : null))];
     }
 
     /// <summary>With the pins of the draft holding, and the rest moved as little as can be.</summary>
-    public ScheduleRequest With(IReadOnlyList<PlacementRow> placements)
+    public ScheduleRequest Again()
     {
-        var standing = Standing(placements);
-        var pinned = placements.Where(p => p.Pinned).Select(p => p.JobId).ToHashSet();
+        var standing = Standing();
+        var pinned = Placements.Where(p => p.Pinned).Select(p => p.JobId).ToHashSet();
         return Request with
         {
             Pins = [.. standing.Where(s => pinned.Contains(jobIds[s.Job])).Select(s => new Pin(s.Job, s.Technician, s.Day))],

@@ -39,11 +39,10 @@ internal static class PlanEndpoints
     public static async Task<PlanResponse> Get(ZeroDriftContext data, Yard yard, FleetDay day, PlanRuns runs, DateOnly? from = null, int days = UsualDays)
     {
         var plan = await BuildAsync(data, yard, day, from, days);
-        var placements = await data.Placements.AsNoTracking().ToListAsync();
         var published = await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).FirstOrDefaultAsync();
         var open = plan.Jobs.Select(j => j.Id).ToHashSet();
         var engines = await data.Engines.AsNoTracking().Where(e => e.StandbyGroupId != null).Select(e => new { e.Id, e.StandbyGroupId }).ToListAsync();
-        var draft = placements.Where(p => open.Contains(p.JobId)).ToList();
+        var draft = plan.Placements.Where(p => open.Contains(p.JobId)).ToList();
         return new PlanResponse
         {
             From = plan.From,
@@ -56,7 +55,7 @@ internal static class PlanEndpoints
             Away = await AwayAsync(data, plan.From),
             Groups = [.. (await data.StandbyGroups.AsNoTracking().OrderBy(g => g.Name).ToListAsync()).Select(g => new GroupResponse(g.Id, g.Name, g.MostOut, [.. engines.Where(e => e.StandbyGroupId == g.Id).Select(e => e.Id)]))],
             Tools = await data.Tools.AsNoTracking().OrderBy(t => t.Name).Select(t => new ToolResponse(t.Id, t.Name, t.Count)).ToListAsync(),
-            Roads = await data.Roads.AsNoTracking().Join(data.Sites, r => r.FromId, s => s.Id, (r, s) => new { r, From = s.Name }).Join(data.Sites, r => r.r.ToId, s => s.Id, (r, s) => new RoadResponse(r.r.FromId, r.r.ToId, r.From, s.Name, r.r.Hours)).ToListAsync(),
+            Roads = plan.Roads,
             Run = runs.State,
             Published = published is null ? null : Response(published),
             Changed = published is null ? draft.Count > 0 : Content(draft) != published.Content,
@@ -81,7 +80,7 @@ internal static class PlanEndpoints
     public static async Task<CheckResponse> Check(CheckRequest request, ZeroDriftContext data, Yard yard, FleetDay day)
     {
         var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date, request.JobId);
-        return Checked(plan, await data.Placements.AsNoTracking().ToListAsync(), request.JobId, request.PersonId, request.Date);
+        return Checked(plan, request.JobId, request.PersonId, request.Date);
     }
 
     /// <summary>Puts a job on a day by hand; a day on which it cannot stand is refused with what is in the way.</summary>
@@ -89,14 +88,13 @@ internal static class PlanEndpoints
     {
         var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date, jobId);
         if (plan.Jobs.All(j => j.Id != jobId)) throw new NotFoundException("There is no such job to plan.");
-        var rows = await data.Placements.ToListAsync();
-        var row = rows.Find(p => p.JobId == jobId);
+        var row = await data.Placements.FirstOrDefaultAsync(p => p.JobId == jobId);
         if (row is not null && request is { PersonId: null, Date: null, Pinned: { } pinned })
         {
             row.Pinned = pinned;
             return Response(row);
         }
-        var check = Checked(plan, rows, jobId, request.PersonId ?? row?.PersonId, request.Date ?? row?.Date);
+        var check = Checked(plan, jobId, request.PersonId ?? row?.PersonId, request.Date ?? row?.Date);
         if (!check.Fits) throw new ConflictException("doesNotFit", "date", check.Sentence);
         if (row is null) data.Placements.Add(row = new PlacementRow { JobId = jobId });
         (row.PersonId, row.MateId, row.Date, row.LastDate) = (request.PersonId ?? row.PersonId, check.MateId, request.Date ?? row.Date, check.LastDate);
@@ -148,12 +146,12 @@ internal static class PlanEndpoints
         return await PlanBuilder.OfAsync(data, await JobsView.OfAsync(data, yard, day), start, days, asked: asked);
     }
 
-    private static CheckResponse Checked(PlanBuilder plan, IReadOnlyList<PlacementRow> rows, Guid? jobId, Guid? personId, DateOnly? date)
+    private static CheckResponse Checked(PlanBuilder plan, Guid? jobId, Guid? personId, DateOnly? date)
     {
         var job = plan.JobName(jobId ?? throw new BadInputException("jobId", "Say which job."));
         var who = plan.PersonName(personId ?? throw new BadInputException("personId", "Say who does it."));
         var day = plan.Day(date ?? throw new BadInputException("date", "Say which day."));
-        var check = PlanCheck.Of(plan.Request, plan.Standing(rows), job, who, day);
+        var check = PlanCheck.Of(plan.Request, plan.Standing(), job, who, day);
         var sentence = check.Obstacle is { } obstacle ? $"It cannot stand here: {obstacle}."
             : check.LateDays > 0 ? $"{Counted(check.LateDays)} after its due day."
             : check.EarlyDays > 0 ? $"{Counted(check.EarlyDays)} before its due day."

@@ -1,4 +1,3 @@
-using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Data;
 using ZeroDrift.Server.Outlooks;
@@ -20,7 +19,6 @@ internal static class PlanOutlook
         var until = day.Today.AddDays(7 * Weeks);
         var jobs = await JobsView.OfAsync(data, yard, day);
         var plan = await PlanBuilder.OfAsync(data, jobs, day.Today, 7 * Weeks);
-        var placed = await data.Placements.AsNoTracking().ToListAsync();
         var due = jobs.Rows.Values.Where(r => r.Decides is { Rule: not DueRule.Nothing, Date: { } date } && date <= until).Select(r => r.EngineId).ToHashSet();
         var time = plan.InPlan.ToDictionary(j => j.Id, j => j.Time.Middle);
         var overloaded = from person in plan.Mechanics
@@ -31,13 +29,13 @@ internal static class PlanOutlook
             until,
             due.Count,
             due.Count(id => plan.Jobs.All(j => j.EngineId != id)),
-            plan.InPlan.Count(j => placed.Exists(p => p.JobId == j.Id)),
+            plan.InPlan.Count(j => plan.Placements.Any(p => p.JobId == j.Id)),
             runs.Unplaced.Count(u => plan.InPlan.Any(j => j.Id == u.JobId)),
             plan.InPlan.Sum(j => j.Time.Middle * j.Crew),
             plan.Mechanics.Sum(p => p.Hours.Sum()),
             [.. overloaded],
             [.. plan.Jobs.Where(j => j.OrderBy <= day.Today).Select(j => $"{string.Join(", ", j.Parts.Where(p => p is { Here: not true, OrderedOn: null }).Select(p => p.Name))} for {j.Engine}")]);
 
-        double Used(Guid person, int week) => placed.Where(p => (p.PersonId == person || p.MateId == person) && plan.Day(p.Date) / 7 == week && p.Date >= day.Today).Sum(p => time.GetValueOrDefault(p.JobId));
+        double Used(Guid person, int week) => plan.Placements.Where(p => (p.PersonId == person || p.MateId == person) && plan.Day(p.Date) / 7 == week && p.Date >= day.Today).Sum(p => time.GetValueOrDefault(p.JobId));
     }
 }

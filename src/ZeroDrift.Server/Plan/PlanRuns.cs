@@ -64,15 +64,14 @@ internal sealed class PlanRuns(IServiceScopeFactory scopes, WriteGate gate, Flee
                 state = new RunResponse(false, null, null, "Nobody has working hours yet: give them on this page.", []);
                 return;
             }
-            var before = await data.Placements.AsNoTracking().ToListAsync(stopped);
-            var found = Scheduler.Plan(plan.With(before), new Progress(this), stopped);
+            var found = Scheduler.Plan(plan.Again(), new Progress(this), stopped);
             if (found.Status == ScheduleStatus.Infeasible)
             {
                 Unplaced = [.. found.Unplaced.Select(u => new UnplacedJob(plan.JobId(u.Job), u.Reason))];
                 state = new RunResponse(false, null, null, "The pins cannot all hold: " + string.Join(" ", found.Unplaced.Select(u => $"{u.Job}: {u.Reason}")), []);
                 return;
             }
-            var moved = await KeepAsync(plan, found, before);
+            var moved = await KeepAsync(plan, found);
             Unplaced = [.. found.Unplaced.Select(u => new UnplacedJob(plan.JobId(u.Job), u.Reason))];
             state = new RunResponse(false, found.Cost, found.Bound, Bound(found), moved);
         }
@@ -91,9 +90,9 @@ internal sealed class PlanRuns(IServiceScopeFactory scopes, WriteGate gate, Flee
         return percent < 1 ? "No plan can be 1 % better." : $"No plan can be more than {percent:0} % better.";
     }
 
-    private async Task<IReadOnlyList<string>> KeepAsync(PlanBuilder plan, Schedule found, IReadOnlyList<PlacementRow> before)
+    private async Task<IReadOnlyList<string>> KeepAsync(PlanBuilder plan, Schedule found)
     {
-        var was = before.ToDictionary(p => p.JobId);
+        var was = plan.Placements.ToDictionary(p => p.JobId);
         var moved = new List<string>();
         await gate.RunAsync(async data =>
         {

@@ -5,7 +5,7 @@ using System.Xml.Linq;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Data;
-using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Server.Hours;
 using ZeroDrift.Server.Outlooks;
 
 namespace ZeroDrift.Server.StandIns;
@@ -29,9 +29,9 @@ internal static class MachineStandIns
 
     private static async Task<IReadOnlyList<Machine>> MachinesAsync(ZeroDriftContext data, FleetDay day)
     {
-        var rows = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null && e.SerialNumber != null).OrderBy(e => e.Name)
-            .Select(e => new { e.Name, e.SerialNumber, Type = e.EngineType!.Code, Last = data.MeterReadings.Where(m => m.EngineId == e.Id && !m.Withdrawn).OrderByDescending(m => m.Date).ThenByDescending(m => m.Sequence).FirstOrDefault(), Content = data.Outlooks.Where(o => o.EngineId == e.Id).Select(o => o.Content).FirstOrDefault() }).ToListAsync();
-        return [.. rows.Where(r => r is { Last: not null, Content: not null }).Select(r => new Machine(r.Name, r.SerialNumber!, r.Type, Math.Round((r.Last!.NewMeterShows ?? r.Last.ShownHours) + OutlookContent.Of(r.Content!).Usage.HoursBetween(r.Last.Date, day.Today), 1)))];
+        var plates = await data.Engines.AsNoTracking().Where(e => e.SerialNumber != null).Select(e => new { e.Id, e.SerialNumber, Type = e.EngineType!.Code }).ToDictionaryAsync(e => e.Id);
+        return [.. (await HoursEndpoints.Round(data, day)).Where(l => l.ExpectedHours is not null && plates.ContainsKey(l.EngineId)).OrderBy(l => l.Engine, StringComparer.Ordinal)
+            .Select(l => new Machine(l.Engine, plates[l.EngineId].SerialNumber!, plates[l.EngineId].Type, Math.Round(l.ExpectedHours!.Value, 1)))];
     }
 
     private static string Xml(IReadOnlyList<Machine> machines, DateTime now) => new XDocument(new XElement(
