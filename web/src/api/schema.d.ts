@@ -1928,7 +1928,7 @@ export interface components {
             /** @description What it was measured with and is withdrawn since, with why; null where nothing is, or somebody answered. */
             measuredWith?: null | string;
             withdrawnWhy?: null | string;
-            swapped?: null | components["schemas"]["SwappedPoints"];
+            swapped?: null | components["schemas"]["SwappedRecord"];
             /** @description Left out of the rates: warm, otherBlades; null where it counts. */
             leftOut?: null | string;
         };
@@ -4157,11 +4157,6 @@ export interface components {
             engine: string;
             /** Format: date */
             date: string;
-        };
-        /** @description Two points whose figures may stand the wrong way round. */
-        SwappedPoints: {
-            first: string;
-            second: string;
         };
         /** @description Two points that read as each other was expected to. */
         SwappedRecord: {

@@ -3,6 +3,7 @@ import { sentence } from '../api/client'
 import { usePreferences } from '../shared/preferences'
 import { toast } from '../shared/toasts/toasts'
 import type { TrendAnswer } from '../shared/words/trend'
+import type { Entry } from './entries'
 import { swappedAnswer, trendAnswer } from './trendAnswer'
 import { useSend } from './useSend'
 
@@ -16,39 +17,34 @@ export function useTrendAnswer() {
   const preferences = usePreferences()
   const send = useSend()
   const failure = ref('')
-  async function answer(visitId: string, what: TrendAnswer, before?: TrendAnswer): Promise<void> {
+  async function say(visitId: string, entries: Entry[], done: string, undo?: () => Promise<unknown>): Promise<void> {
     failure.value = ''
     if (!preferences.person) {
       failure.value = 'Choose who says so.'
       return
     }
     try {
-      await send.mutateAsync({ visitId, by: preferences.person, entries: trendAnswer(what) })
-      toast(
-        what === 'counts'
-          ? 'The visit counts for the trend.'
-          : 'The visit is left out of the rates; the record keeps it.',
-        before ? () => answer(visitId, before) : undefined,
-      )
+      await send.mutateAsync({ visitId, by: preferences.person, entries })
+      toast(done, undo)
     } catch (caught) {
       failure.value = sentence(caught)
     }
   }
+  const answer = (visitId: string, what: TrendAnswer, before?: TrendAnswer): Promise<void> =>
+    say(
+      visitId,
+      trendAnswer(what),
+      what === 'counts'
+        ? 'The visit counts for the trend.'
+        : 'The visit is left out of the rates; the record keeps it.',
+      before ? () => answer(visitId, before) : undefined,
+    )
   /** Whether two figures stand the wrong way round: answered yes, the trend takes them exchanged and the record keeps them as written. */
-  async function swapped(visitId: string, points: { first: string; second: string }, yes: boolean): Promise<void> {
-    failure.value = ''
-    if (!preferences.person) {
-      failure.value = 'Choose who says so.'
-      return
-    }
-    try {
-      await send.mutateAsync({ visitId, by: preferences.person, entries: [swappedAnswer(points, yes)] })
-      toast(
-        yes ? 'The trend takes them the other way round; the record keeps them as written.' : 'They stand as written.',
-      )
-    } catch (caught) {
-      failure.value = sentence(caught)
-    }
-  }
+  const swapped = (visitId: string, points: { first: string; second: string }, yes: boolean): Promise<void> =>
+    say(
+      visitId,
+      [swappedAnswer(points, yes)],
+      yes ? 'The trend takes them the other way round; the record keeps them as written.' : 'They stand as written.',
+    )
   return { answer, swapped, failure, busy: send.isPending }
 }

@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useTrendAnswer } from '../../offline/useTrendAnswer'
-import PersonField from '../../shared/fields/PersonField.vue'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import type { Figures } from '../../shared/figures/useFigures'
 import VerdictMark from '../../instruments/VerdictMark.vue'
-import { usePreferences } from '../../shared/preferences'
+import DriftQuestion from './DriftQuestion.vue'
 import { driftChanged, rateText, standingOut, usualOf } from '../../shared/words/drift'
 import { spoken } from '../../shared/words/points'
 import { leftOutSentence, trendAnswers } from '../../shared/words/trend'
@@ -16,7 +14,6 @@ import { verdictWords } from '../../shared/words/verdicts'
 
 /** What the figures say, each a sentence; a visit that read one way throughout is a question, and its answer counts at once. */
 const props = defineProps<{ drift: Schemas['EngineDriftResponse']; figures: Figures }>()
-const preferences = usePreferences()
 const { answer, swapped, failure, busy } = useTrendAnswer()
 const out = computed(() => standingOut(props.drift))
 const fast = computed(() => props.drift.points.filter((p) => p.unlikeSiblings))
@@ -26,6 +23,7 @@ const exchanged = computed(() => props.drift.visits.filter((v) => v.swapped && !
 const leftOut = computed(() => props.drift.visits.filter((v) => v.leftOut))
 const usual = (p: Schemas['DriftPoint']) => usualOf(props.drift, p)
 const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades, counts: 'No, count it' }
+const swapAnswers = { yes: 'Yes, swapped', no: 'No, they are so' }
 const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }
 </script>
 
@@ -59,55 +57,36 @@ const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }
           }}
         </span>
       </li>
-      <li v-for="v in asked" :key="v.visitId">
-        <strong>
-          The visit of {{ day(v.date) }}, {{ hours(v.hours) }} h, read {{ figures.withUnit(Math.abs(v.shiftMm!)) }}
-          {{ v.shiftMm! < 0 ? 'tight' : 'loose' }} throughout. Was the engine warm?
-        </strong>
-        <span class="d-flex gap-2 flex-wrap align-items-center mt-1">
-          <PersonField v-model="preferences.person" label="Who says so" />
-          <BButton
-            v-for="(text, what) in answers"
-            :key="what"
-            class="btn-plain"
-            :disabled="busy"
-            @click="answer(v.visitId, what)"
-            >{{ text }}</BButton
-          >
-        </span>
-      </li>
-      <li v-for="v in exchanged" :key="`x${v.visitId}`">
-        <strong>
-          On {{ day(v.date) }} {{ v.swapped!.first }} reads as {{ v.swapped!.second }} was expected to, and the other
-          way round. Were they swapped?
-        </strong>
-        <span class="d-flex gap-2 flex-wrap align-items-center mt-1">
-          <PersonField v-model="preferences.person" label="Who says so" />
-          <BButton class="btn-plain" :disabled="busy" @click="swapped(v.visitId, v.swapped!, true)"
-            >Yes, swapped</BButton
-          >
-          <BButton class="btn-plain" :disabled="busy" @click="swapped(v.visitId, v.swapped!, false)"
-            >No, they are so</BButton
-          >
-        </span>
-      </li>
-      <li v-for="v in suspect" :key="`s${v.visitId}`">
-        <strong>
-          The visit of {{ day(v.date) }}, {{ hours(v.hours) }} h, was measured with {{ v.measuredWith }}, withdrawn
-          since: {{ v.withdrawnWhy }}. Do its figures hold?
-        </strong>
-        <span class="d-flex gap-2 flex-wrap align-items-center mt-1">
-          <PersonField v-model="preferences.person" label="Who says so" />
-          <BButton
-            v-for="(text, what) in bladeAnswers"
-            :key="what"
-            class="btn-plain"
-            :disabled="busy"
-            @click="answer(v.visitId, what)"
-            >{{ text }}</BButton
-          >
-        </span>
-      </li>
+      <DriftQuestion
+        v-for="v in asked"
+        :key="v.visitId"
+        :answers="answers"
+        :busy="busy"
+        @answer="answer(v.visitId, $event)"
+      >
+        The visit of {{ day(v.date) }}, {{ hours(v.hours) }} h, read {{ figures.withUnit(Math.abs(v.shiftMm!)) }}
+        {{ v.shiftMm! < 0 ? 'tight' : 'loose' }} throughout. Was the engine warm?
+      </DriftQuestion>
+      <DriftQuestion
+        v-for="v in exchanged"
+        :key="`x${v.visitId}`"
+        :answers="swapAnswers"
+        :busy="busy"
+        @answer="swapped(v.visitId, v.swapped!, $event === 'yes')"
+      >
+        On {{ day(v.date) }} {{ v.swapped!.first }} reads as {{ v.swapped!.second }} was expected to, and the other way
+        round. Were they swapped?
+      </DriftQuestion>
+      <DriftQuestion
+        v-for="v in suspect"
+        :key="`s${v.visitId}`"
+        :answers="bladeAnswers"
+        :busy="busy"
+        @answer="answer(v.visitId, $event)"
+      >
+        The visit of {{ day(v.date) }}, {{ hours(v.hours) }} h, was measured with {{ v.measuredWith }}, withdrawn since:
+        {{ v.withdrawnWhy }}. Do its figures hold?
+      </DriftQuestion>
       <li v-for="v in leftOut" :key="`l${v.visitId}`" class="soft">
         <RouterLink :to="{ name: 'record', params: { id: v.visitId } }">{{ day(v.date) }}</RouterLink>: as found left
         out of the rates; {{ leftOutSentence(v.leftOut!) }}.

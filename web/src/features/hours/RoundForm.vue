@@ -60,7 +60,7 @@ function next(event: KeyboardEvent) {
   <form class="plate p-3" novalidate aria-label="The round" @submit.prevent="form.submit">
     <h2>The round</h2>
     <p class="small soft">Type what each meter shows; Enter goes to the next. Leave out what you did not pass.</p>
-    <div class="two">
+    <div class="two-columns">
       <Field v-slot="{ bind }" name="date" label="Read on, if not today">
         <DayField v-bind="bind" v-model="date" />
       </Field>
@@ -103,11 +103,6 @@ function next(event: KeyboardEvent) {
 </template>
 
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0 1.2rem;
-}
 .line {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 11rem;
@@ -132,9 +127,6 @@ h3 {
   margin: 0.8rem 0 0.2rem;
 }
 @media (max-width: 600px) {
-  .two {
-    grid-template-columns: 1fr;
-  }
   .line {
     grid-template-columns: minmax(0, 1fr) 8.5rem;
   }

@@ -53,7 +53,7 @@ const form = useForm({
 
 <template>
   <div>
-    <div v-if="group" class="line">
+    <div v-if="group" class="ends ruled">
       <span
         >{{ group.name }}: at most {{ group.mostOut }} out <span class="small soft d-block">{{ names }}</span></span
       >
@@ -81,14 +81,6 @@ const form = useForm({
 </template>
 
 <style scoped>
-.line {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 1rem;
-  border-top: 1px solid var(--hairline);
-  padding: 0.2rem 0;
-}
 .engine {
   display: flex;
   gap: 0.5rem;

@@ -54,7 +54,7 @@ const form = useForm({
 </script>
 
 <template>
-  <form novalidate class="mt-2 two" @submit.prevent="form.submit">
+  <form novalidate class="mt-2 two-columns" @submit.prevent="form.submit">
     <Field v-slot="{ bind }" name="engineId" label="Engine">
       <BFormSelect v-bind="bind" v-model="typed.engineId">
         <option value="">choose…</option>
@@ -85,11 +85,6 @@ const form = useForm({
 </template>
 
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0 1rem;
-}
 .end {
   grid-column: 1 / -1;
 }

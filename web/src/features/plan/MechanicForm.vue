@@ -35,8 +35,8 @@ const week = () => known()?.weekHours.reduce((sum, h) => sum + h, 0)
 </script>
 
 <template>
-  <div class="mechanic">
-    <div class="line">
+  <div class="ruled">
+    <div class="ends">
       <span>
         {{ person.name }}
         <span class="small soft">
@@ -80,16 +80,6 @@ const week = () => known()?.weekHours.reduce((sum, h) => sum + h, 0)
 </template>
 
 <style scoped>
-.mechanic {
-  border-top: 1px solid var(--hairline);
-  padding: 0.2rem 0;
-}
-.line {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 1rem;
-}
 .week {
   display: grid;
   grid-template-columns: repeat(7, 1fr);

@@ -61,7 +61,7 @@ const road = (h: number) =>
     <MechanicForm v-for="p in people.data.value ?? []" :key="p.id" :person="p" :plan="plan" />
     <h3>Away, and not to be spared</h3>
     <ul class="plain-list">
-      <li v-for="a in plan.away" :key="a.id" class="line">
+      <li v-for="a in plan.away" :key="a.id" class="ends ruled">
         <span>
           {{ a.who }}: {{ day(a.from) }}<template v-if="a.to !== a.from"> to {{ day(a.to) }}</template
           >, {{ a.why }}
@@ -76,7 +76,7 @@ const road = (h: number) =>
         </button>
       </li>
     </ul>
-    <form novalidate class="two" @submit.prevent="form.submit">
+    <form novalidate class="two-columns" @submit.prevent="form.submit">
       <Field v-slot="{ bind }" name="personId" label="Who or what">
         <BFormSelect v-bind="bind" v-model="typed.whom">
           <option value="">choose…</option>
@@ -110,19 +110,6 @@ h3 {
   font-size: 1rem;
   font-weight: 700;
   margin: 1rem 0 0.4rem;
-}
-.line {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 1rem;
-  border-top: 1px solid var(--hairline);
-  padding: 0.2rem 0;
-}
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0 1rem;
 }
 .end {
   grid-column: 1 / -1;

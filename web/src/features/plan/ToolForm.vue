@@ -33,7 +33,7 @@ const form = useForm({
 
 <template>
   <div>
-    <div v-if="tool" class="line">
+    <div v-if="tool" class="ends ruled">
       <span>{{ tool.name }}: {{ tool.count }}</span>
       <button type="button" class="btn btn-plain text-nowrap" :aria-label="`Change ${tool.name}`" @click="edit">
         Change
@@ -51,14 +51,3 @@ const form = useForm({
     </form>
   </div>
 </template>
-
-<style scoped>
-.line {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 1rem;
-  border-top: 1px solid var(--hairline);
-  padding: 0.2rem 0;
-}
-</style>

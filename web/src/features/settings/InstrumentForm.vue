@@ -7,6 +7,7 @@ import { newId } from '../../api/newId'
 import { useWrite, writes } from '../../api/writes'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
+import { typedBlades } from '../../shared/figures/typedBlades'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { instrumentNames } from '../../shared/words/instruments'
@@ -16,7 +17,7 @@ const emit = defineEmits<{ added: [] }>()
 const add = useWrite(writes.addInstrument)
 const id = newId()
 const typed = reactive({ name: '', kind: 'bladeSet' as Schemas['InstrumentKind'], unit: 'mm', blades: '', checked: '' })
-const blades = () => typed.blades.split(/[\s;]+/).filter(Boolean)
+const blades = () => typedBlades(typed.blades)
 const form = useForm({
   check: () => ({
     name: !typed.name.trim() && 'Give what is written on it.',

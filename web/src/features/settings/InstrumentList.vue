@@ -42,7 +42,7 @@ async function put(i: Schemas['InstrumentResponse'], body: Partial<Schemas['Inst
     </p>
     <ul class="plain-list">
       <li v-for="i in instruments.data.value ?? []" :key="i.id">
-        <div class="line">
+        <div class="ends">
           <span :class="{ soft: i.withdrawn }">
             {{ i.name }} <span class="small soft">{{ instrumentNames[i.kind] }}</span>
             <span class="small d-block" :class="i.checkDue ? '' : 'soft'">{{ state(i) }}</span>
@@ -98,11 +98,5 @@ async function put(i: Schemas['InstrumentResponse'], body: Partial<Schemas['Inst
 li {
   padding: 0.3rem 0;
   border-top: 1px solid var(--hairline);
-}
-.line {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 1rem;
 }
 </style>

@@ -33,7 +33,7 @@ const form = useForm({
     <p class="small soft">Where machines stand. A site’s own time zone says what is today there.</p>
     <ul class="plain-list">
       <li v-for="s in sites.data.value ?? []" :key="s.id">
-        <div class="line">
+        <div class="ends">
           <span
             >{{ s.name }}<span v-if="s.timeZone" class="soft"> · {{ s.timeZone }}</span></span
           >
@@ -58,11 +58,5 @@ const form = useForm({
 li {
   padding: 0.2rem 0;
   border-top: 1px solid var(--hairline);
-}
-.line {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 1rem;
 }
 </style>

@@ -15,6 +15,7 @@ import NumberField from '../../shared/fields/NumberField.vue'
 import PersonField from '../../shared/fields/PersonField.vue'
 import { day, today } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
+import { typedBlades } from '../../shared/figures/typedBlades'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
@@ -72,7 +73,7 @@ const tray = computed(
     [...own.value, ...trays].find((t) => t.name === typed.tray) ?? {
       name: 'own set',
       unit: typed.ownUnit,
-      blades: typed.ownBlades.split(/[\s;]+/).filter(Boolean),
+      blades: typedBlades(typed.ownBlades),
     },
 )
 const methods = computed(() =>
