@@ -124,11 +124,19 @@ public sealed class PlanTests : IDisposable
     [InlineData("/api/jobs", "POST", "engineId", """{"title":"Look"}""")]
     [InlineData("/api/jobs", "POST", "crew", """{"engineId":"ENGINE","crew":3}""")]
     [InlineData("/api/jobs", "POST", "hours", """{"engineId":"ENGINE","hours":0}""")]
-    public async Task What_cannot_be_is_named(string path, string method, string field, string request)
+    [InlineData("/api/jobs", "POST", "parts[0]", """{"engineId":"ENGINE","parts":[null]}""")]
+    [InlineData("/api/jobs", "POST", "parts[0].orderedOn", """{"engineId":"ENGINE","parts":[{"name":"shims","leadDays":700,"orderedOn":"9999-12-31"}]}""")]
+    [InlineData("/api/jobs", "POST", "dueDate", """{"engineId":"ENGINE","dueDate":"0001-01-01"}""")]
+    [InlineData("/api/plan?from=9999-12-20", "GET", "from", null)]
+    [InlineData("/api/plan/run?from=9999-12-20", "POST", "from", "{}")]
+    [InlineData("/api/plan/run?seconds=NaN", "POST", "seconds", "{}")]
+    [InlineData("/api/plan/groups", "PUT", "engineIds", """{"name":"Pumps","engineIds":["PERSON"]}""")]
+    [InlineData("/api/hours/round", "POST", "readings[0].engineId", """{"readings":[{"engineId":"PERSON","hours":5}]}""")]
+    public async Task What_cannot_be_is_named(string path, string method, string field, string? request)
     {
         var twin = await DueAsync();
         string With(string text) => text.Replace("PERSON", twin.Marit.ToString(), StringComparison.Ordinal).Replace("ENGINE", twin.EngineId.ToString(), StringComparison.Ordinal);
-        var (status, body) = await server.SendAsync(new HttpMethod(method), With(path), With(request));
+        var (status, body) = await server.SendAsync(new HttpMethod(method), With(path), request is null ? null : With(request));
 
         Assert.Equal(HttpStatusCode.BadRequest, status);
         Assert.NotEmpty(body.Sentence(field));

@@ -30,6 +30,9 @@ public enum HoursDoubt
 /// <param name="PerhapsHours">The hours it would be in the unit it seems to be in.</param>
 public readonly record struct ReportedHours(HoursDoubt? Doubt, double? PerhapsHours)
 {
+    /// <summary>No engine here was read before.</summary>
+    private const int EarliestYear = 1950;
+
     private static readonly double[] OtherUnits = [60, 3600];
 
     /// <summary>Judges a figure that came in from outside. Nothing that cannot be right is believed, and nothing is thrown away.</summary>
@@ -40,7 +43,7 @@ public readonly record struct ReportedHours(HoursDoubt? Doubt, double? PerhapsHo
     public static ReportedHours Of(MeterHistory history, DateOnly date, double shownHours, DateOnly today)
     {
         if (date > today.AddDays(1)) return new(HoursDoubt.StillToCome, null);
-        if (!double.IsFinite(shownHours) || shownHours < 0) return new(HoursDoubt.Unreadable, null);
+        if (!double.IsFinite(shownHours) || shownHours < 0 || date.Year < EarliestYear) return new(HoursDoubt.Unreadable, null);
         var fit = shownHours > EngineHours.Most ? MeterFit.TooFast : history.Fit(date, EngineHours.Of(shownHours));
         if (fit == MeterFit.Fits) return default;
         // A count of minutes or seconds runs far ahead; where it fits as such, that is what it was.

@@ -78,6 +78,9 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
     {
         var id = figure.EngineId ?? given ?? await FindAsync(figure.Machine);
         var known = id is { } engineId ? await EngineAsync(engineId) : null;
+        // Whoever chose an engine that is not there is told at once; a name in a file may yet be learned.
+        if (known is null && figure.EngineId is not null) throw new BadInputException($"readings[{figure.Line - 1}].engineId", "There is no such engine in the yard.");
+        if (known is null && given is not null) throw new BadInputException("engineId", "There is no such engine in the yard.");
         var history = known?.Readings.ToHistory();
         if (known is { } meter && figure is { Date: { } on, Hours: { } shows, CutOff: false })
         {

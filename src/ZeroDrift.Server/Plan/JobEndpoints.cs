@@ -79,6 +79,15 @@ internal static class JobEndpoints
         return await List(data, yard, day);
     }, cancelled);
 
+    private static DateOnly? Day(DateOnly? day, string field) =>
+        day is { Year: < 1950 or > 2200 } ? throw new BadInputException(field, "Give a day from 1950 to 2200.") : day;
+
+    private static JobPartRow Part(JobPart part, int i)
+    {
+        if (part.LeadDays is < 0 or > 730) throw new BadInputException($"parts[{i}].leadDays", "Give the days until it is here, 0 to 730.");
+        return new JobPartRow { Name = Given.Text(part.Name, $"parts[{i}].name", "the part", 100), LeadDays = part.LeadDays ?? 0, OrderedOn = Day(part.OrderedOn, $"parts[{i}].orderedOn"), Here = part.Here ?? false };
+    }
+
     private static async Task<JobResponse> OneAsync(ZeroDriftContext data, Guid id, Yard yard, FleetDay day)
     {
         var row = await data.Jobs.AsNoTracking().Include(j => j.Engine!.EngineType!.Points).Include(j => j.Engine!.Machine!.Site).FirstAsync(j => j.Id == id);
@@ -87,13 +96,14 @@ internal static class JobEndpoints
 
     private static async Task OntoAsync(ZeroDriftContext data, JobRow row, JobOrderRequest request)
     {
-        row.DueDate = request.DueDate ?? row.DueDate;
-        row.EarliestDate = request.EarliestDate ?? row.EarliestDate;
+        row.DueDate = Day(request.DueDate, "dueDate") ?? row.DueDate;
+        row.EarliestDate = Day(request.EarliestDate, "earliestDate") ?? row.EarliestDate;
         if (request.Hours is { } hours) row.Hours = Given.Above(hours, 0, 1000, "hours", "The hours of work", "h");
         if (request.Crew is { } crew) row.Crew = crew is 1 or 2 ? crew : throw new BadInputException("crew", "A job takes one or two.");
         if (request.Tools is { } tools) row.Tools = [.. tools.Select((t, i) => Given.Text(t, $"tools[{i}]", "the tool", 80)).Distinct()];
-        if (request.Parts is { } parts)
-            row.Parts = [.. parts.Select((p, i) => new JobPartRow { Name = Given.Text(p.Name, $"parts[{i}].name", "the part", 100), LeadDays = p.LeadDays is >= 0 and <= 730 or null ? p.LeadDays ?? 0 : throw new BadInputException($"parts[{i}].leadDays", "Give the days until it is here, 0 to 730."), OrderedOn = p.OrderedOn, Here = p.Here ?? false })];
+        if (request.Parts is { Count: 0 }) row.Parts = [];
+        else if (request.Parts is { } parts)
+            row.Parts = [.. Given.List(parts, "parts", "the parts", 100).Select(Part)];
         if (request.Remark is not null) row.Remark = Given.OptionalText(request.Remark, "remark", "the remark");
         if (request.AfterJobId is not { } after) return;
         for (Guid? at = after; at is { } id; at = await data.Jobs.Where(j => j.Id == id).Select(j => j.AfterJobId).FirstOrDefaultAsync())

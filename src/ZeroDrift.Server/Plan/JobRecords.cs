@@ -8,7 +8,7 @@ namespace ZeroDrift.Server.Plan;
 public sealed record JobPart(string? Name, int? LeadDays, DateOnly? OrderedOn, bool? Here);
 
 /// <summary>A job to add, or what changes of one: what is left out stays. `state` dropped needs why.</summary>
-public sealed record JobOrderRequest(Guid? Id, Guid? EngineId, string? Title, DateOnly? DueDate, DateOnly? EarliestDate, double? Hours, int? Crew, IReadOnlyList<string>? Tools, IReadOnlyList<JobPart>? Parts, Guid? AfterJobId, int? AfterDays, string? Remark, JobState? State, string? Why);
+public sealed record JobOrderRequest(Guid? Id, Guid? EngineId, string? Title, DateOnly? DueDate, DateOnly? EarliestDate, double? Hours, int? Crew, IReadOnlyList<string>? Tools, IReadOnlyList<JobPart?>? Parts, Guid? AfterJobId, int? AfterDays, string? Remark, JobState? State, string? Why);
 
 public sealed record JobsFromDueRequest(DateOnly? Until);
 

@@ -16,6 +16,7 @@ namespace ZeroDrift.Server.Plan;
 internal static class PlanEndpoints
 {
     private const int UsualDays = 28;
+    private const int FurthestDays = 3650;
 
     /// <summary>How a published plan is kept.</summary>
     private static readonly JsonSerializerOptions Kept = new(JsonSerializerDefaults.Web);
@@ -66,8 +67,8 @@ internal static class PlanEndpoints
     public static RunResponse Run(FleetDay day, PlanRuns runs, DateOnly? from = null, int days = UsualDays, double seconds = 10)
     {
         if (days is < 1 or > 186) throw new BadInputException("days", "Plan 1 to 186 days.");
-        if (seconds is < 1 or > 60) throw new BadInputException("seconds", "Look for 1 to 60 seconds.");
-        runs.Start(from ?? day.Today, days, seconds);
+        if (seconds is not (>= 1 and <= 60)) throw new BadInputException("seconds", "Look for 1 to 60 seconds.");
+        runs.Start(Within(from ?? day.Today, "from", day), days, seconds);
         return runs.State;
     }
 
@@ -137,7 +138,7 @@ internal static class PlanEndpoints
     private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null, Guid? asked = null)
     {
         if (days is < 1 or > 186) throw new BadInputException("days", "Look at 1 to 186 days.");
-        var start = from ?? day.Today;
+        var start = Within(from ?? day.Today, "from", day);
         if (reaching is { } date)
         {
             if (date < start) throw new BadInputException("date", "That day is past; choose today or later.");
@@ -158,6 +159,10 @@ internal static class PlanEndpoints
             : plan.Jobs.First(j => j.Id == jobId).DueDate is null ? "It fits." : "On its due day.";
         return new CheckResponse(check.Obstacle is null, sentence, plan.Date(check.LastDay), check.Mate is { } mate ? plan.PersonId(mate) : null, check.LateDays, check.EarlyDays);
     }
+
+    /// <summary>A day that a plan can begin on.</summary>
+    private static DateOnly Within(DateOnly from, string field, FleetDay day) =>
+        Math.Abs(from.DayNumber - day.Today.DayNumber) <= FurthestDays ? from : throw new BadInputException(field, "Begin within ten years of today.");
 
     private static string Counted(int days) => days == 1 ? "1 day" : $"{days} days";
 

@@ -66,6 +66,7 @@ internal static class PlanSettingsEndpoints
         (row.Name, row.MostOut) = (name, most);
         if (request.EngineIds is { } engines)
         {
+            if (await data.Engines.CountAsync(e => engines.Contains(e.Id)) < engines.Distinct().Count()) throw new BadInputException("engineIds", "One of these engines is not in the yard.");
             foreach (var engine in await data.Engines.Where(e => e.StandbyGroupId == id || engines.Contains(e.Id)).ToListAsync()) engine.StandbyGroupId = engines.Contains(engine.Id) ? id : null;
         }
         await data.SaveChangesAsync();

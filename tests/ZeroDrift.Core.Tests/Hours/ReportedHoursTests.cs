@@ -22,5 +22,9 @@ public sealed class ReportedHoursTests
         Assert.Equal(new ReportedHours(doubt, perhaps), ReportedHours.Of(Meter, Today.AddDays(day), shown, Today));
 
     [Fact]
+    public void A_day_before_there_were_such_engines_is_no_day() =>
+        Assert.Equal(HoursDoubt.Unreadable, ReportedHours.Of(Meter, new DateOnly(1, 1, 1), 5, Today).Doubt);
+
+    [Fact]
     public void The_first_figure_of_an_engine_is_believed() => Assert.Null(ReportedHours.Of(MeterHistory.Of([]), Today, 12_345, Today).Doubt);
 }
