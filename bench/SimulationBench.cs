@@ -32,8 +32,8 @@ internal static class SimulationBench
 
     public static void Run(int seeds)
     {
-        Console.WriteLine("| fleet | 90 % holds | 1 % | 5 % | 20 % | cost fixed | line | outlook | of fixed | false points a visit | fast found | healthy flagged |");
-        Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|---|---|");
+        Console.WriteLine("| fleet | 90 % holds | 1 % | 5 % | 20 % | cost fixed | line | outlook | of fixed | false points a visit | fast found | warned before out | healthy flagged |");
+        Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|---|---|---|");
         foreach (var kind in Kinds)
         {
             var tally = new Tally();
@@ -50,7 +50,7 @@ internal static class SimulationBench
                 return Lived(kind, seed, by.Next, tally, by.AlsoSet);
             });
             Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
-                $"| {kind.Name} | {tally.Covered:0.00} | {Share(tally.Happened[0])} | {Share(tally.Happened[1])} | {Share(tally.Happened[2])} | {best:0.0} | {line:0.0} | {outlook:0.0} | {outlook / best:0.00} | {tally.False:0.000} | {tally.Detected} | {(kind.Name == Healthy ? tally.Flagged : "")} |"));
+                $"| {kind.Name} | {tally.Covered:0.00} | {Share(tally.Happened[0])} | {Share(tally.Happened[1])} | {Share(tally.Happened[2])} | {best:0.0} | {line:0.0} | {outlook:0.0} | {outlook / best:0.00} | {tally.False:0.000} | {tally.Detected} | {tally.Warned} | {(kind.Name == Healthy ? tally.Flagged : "")} |"));
         }
         static string Share((int Out, int All) happened) => happened.All == 0 ? "" : string.Create(CultureInfo.InvariantCulture, $"{100.0 * happened.Out / happened.All:0.0} %");
     }
@@ -145,6 +145,8 @@ internal static class SimulationBench
         private int fastAll;
         private int flagged;
         private int healthy;
+        private int warned;
+        private int ailing;
         private readonly Dictionary<string, bool> named = [];
 
         public (int Out, int All)[] Happened { get; } = new (int, int)[3];
@@ -154,6 +156,9 @@ internal static class SimulationBench
         public double False => (double)falsePoints / Math.Max(1, visitsLooked);
 
         public string Detected => fastAll == 0 ? "" : $"{fastFound} of {fastAll}";
+
+        /// <summary>Of the looks after which some valve stood out before the book's call, those that said so.</summary>
+        public string Warned => ailing == 0 ? "" : string.Create(CultureInfo.InvariantCulture, $"{100.0 * warned / ailing:0} % of {ailing}");
 
         public string Flagged => string.Create(CultureInfo.InvariantCulture, $"{100.0 * flagged / Math.Max(1, healthy):0} %");
 
@@ -177,10 +182,16 @@ internal static class SimulationBench
                 var isOut = engine.Valves.Any(v => v.After(engine.Hours, hours) is < SimulatedFleet.Min or > SimulatedFleet.Max);
                 Happened[i] = (Happened[i].Out + (isOut ? 1 : 0), Happened[i].All + 1);
             }
-            // Freshly opened and nothing out by the book's next call: a flag here would be noise.
-            if (engine.Valves.Any(v => v.Fast || v.After(engine.Hours, BookHours) is < SimulatedFleet.Min or > SimulatedFleet.Max)) return;
+            // Where nothing stands out by the book's next call a flag is noise; where something does it is wanted.
+            var told = plan.HoursToRisk < BookHours && plan.OpenAfterHours < BookHours && one.IsWornBy(BookHours);
+            if (engine.Valves.Any(v => v.After(engine.Hours, BookHours) is < SimulatedFleet.Min or > SimulatedFleet.Max))
+            {
+                ailing++;
+                if (told) warned++;
+                return;
+            }
             healthy++;
-            if (plan.HoursToRisk < BookHours && plan.OpenAfterHours < BookHours) flagged++;
+            if (told) flagged++;
         }
 
         public void End(SimulatedFleet fleet, int visits)

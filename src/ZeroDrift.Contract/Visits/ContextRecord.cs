@@ -1,6 +1,7 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Visits;
+using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Contract.Visits;
 
@@ -47,7 +48,11 @@ public sealed record PersonRecord(Guid Id, string Name, string Initials);
 public sealed record StepRecord(string Step, StepList List, string Text, string? Asks, string? Point, double? CrankDeg, Counting? Counts, string? Pair);
 
 /// <summary>What the record expects of a point, with the rate that lies behind it.</summary>
-public sealed record ExpectedRecord(string Point, double? ClearanceMm, double? StandardUncertaintyMm, double? MmPer1000h, double? StandardErrorMmPer1000h, double? BeforeMm, double? BeforeHours, double? AimMm = null, double? AimGainHours = null);
+public sealed record ExpectedRecord(string Point, double? ClearanceMm, double? StandardUncertaintyMm, double? MmPer1000h, double? StandardErrorMmPer1000h, double? BeforeMm, double? BeforeHours, double? AimMm = null, double? AimGainHours = null)
+{
+    /// <summary>Where it heads from whatever figure it is left at; a context from before this was kept has the rate alone.</summary>
+    public FreshAhead? FromHere { get; init; }
+}
 
 public sealed record ContextMeterRecord(DateOnly Date, double ShownHours, double OffsetHours);
 

@@ -6,6 +6,7 @@ using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Setting;
 using ZeroDrift.Core.Visits;
+using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Contract.Visits;
 
@@ -66,16 +67,15 @@ public static class SheetMapping
         var (owesFound, owesLeft) = (visit.OwesFound(work), visit.OwesLeft(work));
         var done = !owesFound && !owesLeft;
         var leftAt = (view.Left ?? view.Found)?.Value.EstimateMm;
-        var ahead = gap is not null && expected is { MmPer1000h: { } rate, StandardErrorMmPer1000h: { } error }
-            ? new PointForecast(view.Point, gap.AimMm, AimOff.LeastUncertaintyMm, new Rate(rate / 1000, error / 1000), 0, gap.Window) : null;
+        var ahead = gap is null ? null : expected?.FromHere ?? (expected is { MmPer1000h: { } rate, StandardErrorMmPer1000h: { } error } ? FreshAhead.Plain(rate, error) : null);
         var share = context.FleetRisk / Math.Max(1, context.Points.Count);
         // What the record worked out for the whole engine; offered where it gives days, not hours.
         var aim = gap is not null && owesLeft && !owesFound && expected is { AimGainHours: > 100 } ? expected : null;
         // In its window it may be left; offered to be set where it is likelier than its share of the risk to be out before anybody looks again.
         var stays = ahead is not null && view is { Verdict: Core.Judging.VerdictState.InWindow, Left: not null } && work.Left is null && view.Found?.Value.EstimateMm is { } seen && context.NextVisitHours is > 0 and { } next
-            ? ahead.LeftAt(seen, Math.Max(view.Found.Value.StandardUncertaintyMm ?? 0, AimOff.LeastUncertaintyMm)) is var left ? (Out: left.Out(next), Side: left.Side(next)) : default
+            ? ahead.LeftAt(view.Point, gap!.Window, seen, Math.Max(view.Found.Value.StandardUncertaintyMm ?? 0, AimOff.LeastUncertaintyMm)) is var left ? (Out: left.Out(next), Side: left.Side(next)) : default
             : default;
-        var finer = ahead is not null && work.Left is null && IsWorthFiner(ahead, work, view, expected!, context.NextVisitHours, share);
+        var finer = ahead is not null && work.Left is null && IsWorthFiner(ahead, gap!.Window, work, view, expected!, context.NextVisitHours, share);
         var advice = owesLeft && !owesFound && view.Demand is { } asked ? Advised(work, asked, view) : null;
         return new SheetPointRecord
         {
@@ -107,7 +107,7 @@ public static class SheetMapping
             OwesLeft = owesLeft,
             Done = done,
             Advice = advice is null ? null : AdviceResponse.Of(advice),
-            HoursToRiskFromHere = ahead is not null && leftAt is { } mm && done ? HoursToRisk.Alone(ahead.LeftAt(mm, AimOff.LeastUncertaintyMm), share).Hours : null,
+            HoursToRiskFromHere = ahead is not null && leftAt is { } mm && done ? ahead.LeftAt(view.Point, gap!.Window, mm, AimOff.LeastUncertaintyMm).HoursTo(share, HoursToRisk.DefaultHorizonHours) : null,
             OutByNextVisit = stays.Out > share ? stays.Out : null,
             OutSide = stays.Out > share ? stays.Side : null,
             AimOffMm = aim?.AimMm,
@@ -134,14 +134,14 @@ public static class SheetMapping
     }
 
     /// <summary>Before the first try by what is expected, then by the bracket under way, until it is kept.</summary>
-    private static bool IsWorthFiner(PointForecast ahead, PointWork work, PointView view, ExpectedRecord expected, double? nextVisitHours, double share)
+    private static bool IsWorthFiner(FreshAhead ahead, Window window, PointWork work, PointView view, ExpectedRecord expected, double? nextVisitHours, double share)
     {
         if (view.Found is not null || nextVisitHours is not > 0) return false;
         var draft = work.Growing(ReadingStage.AsFound);
         // A figure read off or a blade that drags is as fine as it gets.
         if (draft is { Figure: not null } || draft?.Tries.Any(t => t.Feel == Feel.Drag) == true) return false;
         var (lower, upper) = draft is not null && Value(draft).Reading is { LowerMm: { } l, UpperMm: { } u } ? (l, u) : expected is { ClearanceMm: { } mm, StandardUncertaintyMm: { } sd } ? (mm - sd, mm + sd) : (0.0, 0.0);
-        return FinerFigure.Decides(ahead, Math.Max(lower, ahead.Window.MinMm), Math.Min(upper, ahead.Window.MaxMm), AimOff.LeastUncertaintyMm, nextVisitHours.Value, share);
+        return ahead.IsWorthFiner(window, lower, upper, AimOff.LeastUncertaintyMm, nextVisitHours.Value, share);
     }
 
     private static int StopOf(Visit visit, string label)

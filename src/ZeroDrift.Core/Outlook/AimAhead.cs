@@ -41,16 +41,19 @@ public sealed record AimAhead(Clearance AimMm, double EngineGainHours)
 
     private static Clearance? Best(EngineWear engine, string point, Clearance bookMm, double share, double horizonHours)
     {
-        if (engine.LeftAt(point, bookMm, AimOff.LeastUncertaintyMm) is not { } book) return null;
+        if (engine.Fresh.Points.FirstOrDefault(p => p.Id == point)?.Window is not { } window || engine.FreshFrom(point) is not { } fresh) return null;
+        var book = Left(bookMm);
         var (best, most) = (bookMm, book.HoursTo(share, horizonHours) ?? horizonHours);
         var from = (int)Math.Ceiling(book.Window.MinMm * 100 - 1e-9);
         for (var hundredths = from; hundredths / 100.0 <= book.Window.MaxMm + 1e-9; hundredths++)
         {
             var aim = Clearance.Near(hundredths / 100.0);
-            var hours = engine.LeftAt(point, aim, AimOff.LeastUncertaintyMm)!.HoursTo(share, horizonHours) ?? horizonHours;
+            var hours = Left(aim).HoursTo(share, horizonHours) ?? horizonHours;
             if (hours <= 0) continue;
             if (hours - most > 1 || (hours - most > -1e-6 && Math.Abs(aim - bookMm) < Math.Abs(best - bookMm))) (best, most) = (aim, hours);
         }
         return best;
+
+        PointAhead Left(Clearance mm) => fresh.LeftAt(point, window, mm, AimOff.LeastUncertaintyMm);
     }
 }

@@ -26,6 +26,9 @@ public sealed record PointOutlook(string Label, PointWear? Wear, PointAhead? Ahe
     /// <summary>What a picture of the heads shows for it; null before the first reading.</summary>
     public ShownFigure? Shown { get; init; }
 
+    /// <summary>Its forecast from whatever figure it will be left at; null until readings have said how fast its kind wears.</summary>
+    public FreshAhead? FromHere { get; init; }
+
     /// <summary>The figure that lasts longest, and the hours it gains the engine; null where the book's is as good.</summary>
     public AimAhead? Aim { get; init; }
 }
@@ -51,6 +54,9 @@ public sealed record EngineOutlook(
 
     /// <summary>The chance that some valve stands out of its window when the book calls; null without a book or a forecast.</summary>
     public double? RiskAtBook { get; init; }
+
+    /// <summary>Some point is expected to have worn through half of its room when the book calls, or, without a book, at the fleet's risk.</summary>
+    public bool WornAtBook { get; init; }
 
     /// <summary>Variance of a reading to come beside what its point stands at, mm²: its own, a visit's and a hand's.</summary>
     public double ReadingVarianceMm2 { get; init; }

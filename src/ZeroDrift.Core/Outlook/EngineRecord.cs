@@ -1,6 +1,7 @@
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Core.Outlook;
 
@@ -54,4 +55,8 @@ public sealed record PointRecord(string Label, string Group, Demand.Gap? Spec, I
 /// <param name="Book">The book's intervals and the last overhead; null for an engine never opened under record.</param>
 /// <param name="Visits">Its visits, by hours.</param>
 /// <param name="Points">Its lash points.</param>
-public sealed record EngineRecord(string Id, EngineHours HoursNow, Usage Usage, BookClock? Book, IReadOnlyList<EngineVisit> Visits, IReadOnlyList<PointRecord> Points);
+public sealed record EngineRecord(string Id, EngineHours HoursNow, Usage Usage, BookClock? Book, IReadOnlyList<EngineVisit> Visits, IReadOnlyList<PointRecord> Points)
+{
+    /// <summary>Gaps measured more than once with nothing done between.</summary>
+    public IReadOnlyList<WearGap> SameGaps { get; init; } = [];
+}

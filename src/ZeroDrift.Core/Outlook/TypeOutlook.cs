@@ -105,6 +105,7 @@ public static class TypeOutlook
         var walk = new RiskWalk(wear.Now, HoursToRisk.DefaultHorizonHours);
         var plan = OpeningPlan.Of(walk, wear, fleet.Risk, fleet.BreachCost, HoursToRisk.DefaultHorizonHours);
         var due = Due.Of(engine.Book, engine.HoursNow, today, engine.Usage, Hours(fleet.PlainRisk ? plan.HoursToRisk : plan.OpenAfterHours), findings.Count > 0);
+        var bookHours = due.BookHoursLeft(today, engine.Usage) is { } left ? Math.Clamp(left, 0, HoursToRisk.DefaultHorizonHours) : (double?)null;
         var asked = plan.HoursToRisk ?? plan.OpenAfterHours;
         var decides = asked is { } then ? wear.Now.Points.MaxBy(p => p.Out(then)) : null;
         return new EngineOutlook(
@@ -121,7 +122,8 @@ public static class TypeOutlook
             wear.Visits)
         {
             Trouble = trouble,
-            RiskAtBook = due.BookHoursLeft(today, engine.Usage) is { } book ? walk.MostUpTo(Math.Clamp(book, 0, HoursToRisk.DefaultHorizonHours)) : null,
+            RiskAtBook = bookHours is { } book ? walk.MostUpTo(book) : null,
+            WornAtBook = (bookHours ?? plan.HoursToRisk) is { } until && wear.IsWornBy(until),
             ReadingVarianceMm2 = wear.ReadingVarianceMm2,
             SharedSdMm = wear.SharedSdMm,
         };
@@ -141,6 +143,7 @@ public static class TypeOutlook
         {
             Shown = Shown(point, standing, ahead),
             Aim = aims.GetValueOrDefault(id),
+            FromHere = known ? wear?.FreshFrom(id) : null,
         };
     }
 

@@ -20,7 +20,7 @@ internal static class WearOfRecords
             visits.AddRange(engine.Visits.OrderBy(v => v.Hours).Select(v => new WearVisit(v.Id, engine.Id, v.Hours, v.Person, v.Doubted)));
             foreach (var point in engine.Points) points.Add(Point(engine, point, readings));
         }
-        return new WearRecord(points, visits, readings) { NowHours = now };
+        return new WearRecord(points, visits, readings) { NowHours = now, SameGaps = [.. engines.SelectMany(e => e.SameGaps)] };
     }
 
     private static WearPoint Point(EngineRecord engine, PointRecord point, List<WearReading> readings)

@@ -60,14 +60,28 @@ public sealed class EngineWear
     /// </summary>
     public bool KnowsRates { get; }
 
+    /// <summary>
+    /// Whether some point is expected to have worn through half of its room, from its set figure to a limit, that many hours from now. A chance of being
+    /// out that rests on not knowing yet, with every point expected well inside, is no wear.
+    /// </summary>
+    public bool IsWornBy(double hours) => Now.Points.Any(ahead =>
+    {
+        var set = (double)SetMm(engine.Lines.First(l => l.Point.Id == ahead.Id));
+        var (min, max, mean) = ((double)ahead.Window.MinMm, (double)ahead.Window.MaxMm, ahead.MeanMm(hours));
+        return mean - min <= (set - min) / 2 || max - mean <= (max - set) / 2;
+    });
+
     /// <summary>Where a point heads as it stands; null where nothing gives a level or a window.</summary>
     public PointAhead? Ahead(string point) => Now.Points.FirstOrDefault(p => p.Id == point);
 
     /// <summary>Where a point would head if it were left at a figure, landed on with uncertainty u.</summary>
     public PointAhead? LeftAt(string point, Clearance mm, double uncertaintyMm) =>
-        engine.Lines.FirstOrDefault(l => l.Point.Id == point && l.Point.Window is not null) is { } line
-            ? Ahead(line, FreshlySet(line, mm) with { StartVariance = uncertaintyMm * uncertaintyMm }, default).ToAhead()
-            : null;
+        engine.Lines.FirstOrDefault(l => l.Point.Id == point)?.Point.Window is { } window ? FreshFrom(point)!.LeftAt(point, window, mm, uncertaintyMm) : null;
+
+    /// <summary>The same for whatever figure it will be left at.</summary>
+    public FreshAhead? FreshFrom(string point) => engine.Lines.FirstOrDefault(l => l.Point.Id == point && l.Point.Window is not null) is { } line
+        ? Ahead(line, FreshlySet(line, Clearance.Near(0)) with { StartVariance = 0 }, default).ToFresh()
+        : null;
 
     /// <summary>R(D) with every point freshly left at a figure, landed on with uncertainty u; the set figure where none is named.</summary>
     public RiskCurve LeftAt(IReadOnlyDictionary<string, Clearance> figures, double uncertaintyMm) => Curve(
@@ -174,7 +188,22 @@ public sealed class EngineWear
 
         public double Variance0 => Variance.At(0, 1);
 
-        public PointAhead ToAhead() => new(Line.Point.Id, Line.Point.Window!.Value, Mean, Variance, OwnC, Line.Kind, Line.FastProbability, Line.Own, Line.OwnVariance);
+        public PointAhead ToAhead() => new(Line.Point.Id, Line.Point.Window!.Value, Mean, Variance, OwnC, Kinds.Ordinary, Kinds.Fast, Line.FastProbability);
+
+        public FreshAhead ToFresh() => new(
+            Mean.C, Mean.T, Mean.E, Variance.C, Variance.T, Variance.E, Variance.TT, Variance.TE, Variance.EE,
+            Line.FastProbability, Kinds.Ordinary.Shift, Kinds.Ordinary.Variance, Kinds.Fast.Shift, Kinds.Fast.Variance);
+
+        /// <summary>What the rate differs by for either kind of valve; without the mixture the posterior itself is the one component.</summary>
+        private ((double Shift, double Variance) Ordinary, (double Shift, double Variance) Fast) Kinds
+        {
+            get
+            {
+                if (Line.FastProbability <= 0) return default;
+                var (plain, quick) = (Line.Kind.IfOrdinary, Line.Kind.IfFast);
+                return ((plain.Mean - Line.Own, plain.Variance - Line.OwnVariance), (quick.Mean - Line.Own, quick.Variance - Line.OwnVariance));
+            }
+        }
     }
 
     private RiskCurve Curve(IEnumerable<WearLine> lines, Func<WearLine, Gradient> gradient, AheadQuadratic shared)

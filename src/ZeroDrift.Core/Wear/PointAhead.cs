@@ -26,15 +26,11 @@ public sealed class PointAhead
     private readonly (double Shift, double Variance) ordinary;
     private readonly (double Shift, double Variance) fast;
 
-    internal PointAhead(string id, Window window, (double C, double T, double E) mean, AheadQuadratic variance, double slopeAtNow, FastValve kind, double fastProbability, double own, double ownVariance)
+    internal PointAhead(string id, Window window, (double C, double T, double E) mean, AheadQuadratic variance, double slopeAtNow, (double Shift, double Variance) ordinary, (double Shift, double Variance) fast, double fastProbability)
     {
         (Id, Window, this.variance, this.slopeAtNow, FastProbability) = (id, window, variance, slopeAtNow, fastProbability);
         (atNow, perT, perE) = mean;
-        // Without the mixture the posterior itself is the one component.
-        if (fastProbability <= 0) return;
-        var (plain, quick) = (kind.IfOrdinary, kind.IfFast);
-        ordinary = (plain.Mean - own, plain.Variance - ownVariance);
-        fast = (quick.Mean - own, quick.Variance - ownVariance);
+        (this.ordinary, this.fast) = (ordinary, fast);
     }
 
     /// <summary>The point.</summary>

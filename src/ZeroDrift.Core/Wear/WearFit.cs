@@ -20,14 +20,15 @@ public sealed class WearFit
     private readonly Dictionary<string, int> placeOf = new(StringComparer.Ordinal);
     private readonly SharedColumns shared;
     private readonly WearOptions options;
+    private readonly IReadOnlyList<WearGap> sameGaps;
     private double[] values = [];
     private double[] covariance = [];
     private SharedInformation? total;
     private EngineWear[]? outlooks;
 
-    private WearFit(WearEngine[] engines, SharedColumns shared, WearOptions options, WearComponents components)
+    private WearFit(WearEngine[] engines, SharedColumns shared, WearOptions options, WearComponents components, IReadOnlyList<WearGap> sameGaps)
     {
-        (this.engines, this.shared, this.options, Components) = (engines, shared, options, components);
+        (this.engines, this.shared, this.options, Components, this.sameGaps) = (engines, shared, options, components, sameGaps);
         eliminated = new EngineElimination[engines.Length];
         for (var i = 0; i < engines.Length; i++) placeOf[engines[i].Id] = i;
     }
@@ -67,7 +68,7 @@ public sealed class WearFit
     private static WearFit Run(WearRecord record, SharedColumns columns, WearOptions options, WearComponents components, SharedInformation? others)
     {
         var slopes = components.EngineTauMmPer1000h.Any(psi => psi > 0);
-        var fit = new WearFit(WearLayoutBuilder.Build(record, columns, slopes), columns, options, components);
+        var fit = new WearFit(WearLayoutBuilder.Build(record, columns, slopes), columns, options, components, record.SameGaps);
         fit.Begin();
         var still = options is { Held: not null, HeavyTails: false, Mixture: false } && fit.engines.All(e => e.Lines.All(l => l.Runs.All(r => r.Rows.All(row => row.HasFigure))));
         for (var round = 1; round <= Rounds; round++)
@@ -201,7 +202,27 @@ public sealed class WearFit
                 }
             }
         }
+        foreach (var gap in sameGaps)
+        {
+            var (squares, degrees) = (RepeatedGap.Squares(gap, Hand), gap.Readings.Count - 1);
+            // A slip of the hand weighs as an odd reading does.
+            sum += options.HeavyTails ? squares * 5 / (4 + squares / (degrees * variance)) : squares;
+            count += degrees;
+        }
         return sum / count;
+
+        RepeatedGap.HandKnown Hand(string? one, string? other)
+        {
+            var (i, k) = (PersonAt(one), PersonAt(other));
+            if (i >= 0 && k >= 0) return new(values[i], covariance[i * shared.Count + k]);
+            return new(i >= 0 ? values[i] : 0, one is not null && one == other ? Square(old.PersonSdMm) : 0);
+        }
+
+        int PersonAt(string? person)
+        {
+            for (var p = 0; p < shared.People.Count; p++) if (shared.People[p] == person) return shared.Person(p);
+            return -1;
+        }
     }
 
     private double VisitSquare(int engine, int visit)

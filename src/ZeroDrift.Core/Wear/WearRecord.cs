@@ -47,4 +47,10 @@ public sealed record WearRecord(IReadOnlyList<WearPoint> Points, IReadOnlyList<W
 {
     /// <summary>Total hours today, by engine; the last visit's where missing.</summary>
     public IReadOnlyDictionary<string, double> NowHours { get; init; } = new Dictionary<string, double>();
+
+    /// <summary>Gaps measured more than once with nothing done between, repeats and countersigned ones: they say how well readings repeat.</summary>
+    public IReadOnlyList<WearGap> SameGaps { get; init; } = [];
 }
+
+/// <summary>One gap measured more than once: two readings or more.</summary>
+public sealed record WearGap(IReadOnlyList<(string? Person, double Mm)> Readings);

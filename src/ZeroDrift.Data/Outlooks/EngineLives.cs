@@ -4,6 +4,7 @@ using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Visits;
+using ZeroDrift.Core.Wear;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 
@@ -24,20 +25,23 @@ public static class EngineLives
         List<MeterReadingRow> meterRows = [];
         List<VisitRow> visitRows = [];
         List<ReadingRow> readingRows = [];
+        List<SameGapRow> gapRows = [];
         // Always by engine: that way every table is entered through its index, however few engines a type has.
         foreach (var ids in engines.Select(e => e.Id).Chunk(EnginesAtOnce))
         {
             meterRows.AddRange(await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId)).ToListAsync());
             visitRows.AddRange(await data.Visits.AsNoTracking().Where(v => ids.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench).ToListAsync());
             readingRows.AddRange(await data.Readings.AsNoTracking().Where(r => ids.Contains(r.EngineId)).ToListAsync());
+            gapRows.AddRange(await data.SameGaps.AsNoTracking().Where(g => data.Visits.Any(v => v.Key == g.VisitKey && ids.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench)).ToListAsync());
         }
         var (meters, visits, readings) = (meterRows.ToLookup(m => m.EngineId), visitRows.ToLookup(v => v.EngineId), readingRows.ToLookup(r => r.VisitKey));
+        var gaps = gapRows.ToLookup(g => g.VisitKey);
         var inForce = type.InForce(today);
         var demands = inForce is null ? new Dictionary<LashKind, Demand>() : DemandMapping.Demands(inForce.Lines, fleet);
-        return [.. engines.Select(engine => Life(engine, type, demands, inForce?.Condition ?? SpecCondition.Cold, meters[engine.Id], visits[engine.Id], readings, today))];
+        return [.. engines.Select(engine => Life(engine, type, demands, inForce?.Condition ?? SpecCondition.Cold, meters[engine.Id], visits[engine.Id], readings, gaps, today))];
     }
 
-    private static EngineLife Life(EngineRow engine, EngineTypeRow type, IReadOnlyDictionary<LashKind, Demand> demands, SpecCondition condition, IEnumerable<MeterReadingRow> readings, IEnumerable<VisitRow> all, ILookup<long, ReadingRow> figures, DateOnly today)
+    private static EngineLife Life(EngineRow engine, EngineTypeRow type, IReadOnlyDictionary<LashKind, Demand> demands, SpecCondition condition, IEnumerable<MeterReadingRow> readings, IEnumerable<VisitRow> all, ILookup<long, ReadingRow> figures, ILookup<long, SameGapRow> gaps, DateOnly today)
     {
         var meter = readings.ToHistory();
         var visits = all.Where(v => v.TotalHours is not null).OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
@@ -65,8 +69,11 @@ public static class EngineLives
             return new PointRecord(point.Label, point.Kind.ToString(), demands.GetValueOrDefault(point.Kind) as Demand.Gap, own, standing?.ToReading()) { StandingDragged = standing?.Dragged ?? false };
         }).ToList();
         var usage = Usage.Of(meter.Totals, today, engine.DutyHoursPerDay, engine.MonthlyWeights);
-        return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), EngineHours.Of(hoursNow), usage, Clock(type, visits), opened, points), meter.Offset, before);
+        return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), EngineHours.Of(hoursNow), usage, Clock(type, visits), opened, points) { SameGaps = [.. visits.SelectMany(v => Gaps(gaps[v.Key]))] }, meter.Offset, before);
     }
+
+    private static IEnumerable<WearGap> Gaps(IEnumerable<SameGapRow> rows) =>
+        rows.GroupBy(r => r.Gap).OrderBy(g => g.Key).Where(g => g.Count() > 1).Select(g => new WearGap([.. g.OrderBy(r => r.Reading).Select(r => ((string?)r.By.ToString(), r.Mm))]));
 
     private static VisitFigure? Figure(ReadingRow? reading) => reading is null ? null : new VisitFigure(reading.ToReading(), reading.Dragged, reading.By.ToString());
 

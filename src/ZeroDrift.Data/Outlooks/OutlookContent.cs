@@ -31,6 +31,9 @@ public sealed record OutlookContent
     /// <summary>The chance that some valve is out when the book calls.</summary>
     public double? RiskAtBook { get; init; }
 
+    /// <summary>Some point is expected to have worn through half of its room by then.</summary>
+    public bool WornAtBook { get; init; }
+
     /// <summary>A shift that all readings of a visit today would have in common, mm.</summary>
     public double SharedSdMm { get; init; }
 

@@ -13,7 +13,7 @@ namespace ZeroDrift.Data.Outlooks;
 public static class OutlookKeeper
 {
     /// <summary>The model the rows name.</summary>
-    public const string Model = "6b.2";
+    public const string Model = "6b.3";
 
     /// <summary>A type of so few engines is fitted whole at once: its group is the engine itself and its sisters.</summary>
     private const int FitAtOnceUpTo = 4;
@@ -175,6 +175,7 @@ public static class OutlookKeeper
             OpenAfterHours = outlook.OpenAfterHours,
             DueByDriftHours = fleet.PlainRisk ? outlook.RiskHours : outlook.OpenAfterHours,
             RiskAtBook = outlook.RiskAtBook,
+            WornAtBook = outlook.WornAtBook,
             SharedSdMm = outlook.SharedSdMm,
             Visits = [.. outlook.Visits.Select(v => new VisitShiftContent(Guid.Parse(v.Visit), v.ShiftMm, v.StandardErrorMm, v.Odd))],
             EarlyHours = outlook.EarlyHours,
@@ -224,7 +225,7 @@ public static class OutlookKeeper
             Side = outlook.Side,
             Shown = outlook.Shown,
             Fan = outlook.Ahead?.Fan(fanHours),
-            Expected = before.Mm is null && mean is null ? null : new ExpectedRecord(outlook.Label, mean, surprise, outlook.Wear?.MmPer1000h, outlook.Wear?.StandardErrorMmPer1000h, before.Mm, before.Hours, outlook.Aim?.AimMm, outlook.Aim?.EngineGainHours),
+            Expected = before.Mm is null && mean is null ? null : new ExpectedRecord(outlook.Label, mean, surprise, outlook.Wear?.MmPer1000h, outlook.Wear?.StandardErrorMmPer1000h, before.Mm, before.Hours, outlook.Aim?.AimMm, outlook.Aim?.EngineGainHours) { FromHere = outlook.FromHere },
         };
     }
 }

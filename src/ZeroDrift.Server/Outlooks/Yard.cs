@@ -70,7 +70,7 @@ internal sealed class Yard(FleetDay day)
             DriftDate = line.DriftDate,
             OpenAfterHours = o.OpenAfterHours,
             RiskAtBook = o.RiskAtBook,
-            DriftsBeforeBook = line.Due.DriftsBeforeBook(o.DriftHours, line.BookHoursLeft),
+            DriftsBeforeBook = line.Due.DriftsBeforeBook(o.DriftHours, line.BookHoursLeft, o.WornAtBook),
             DriftEarlyHours = o.EarlyHours,
             DriftLateHours = o.LateHours,
             DriftPoint = o.DecidedBy,

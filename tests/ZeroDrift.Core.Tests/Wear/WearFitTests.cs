@@ -55,6 +55,37 @@ public sealed class WearFitTests
         Assert.True(Worst(answered) < 0.012, $"{Worst(answered)}");
     }
 
+    [Theory]
+    [InlineData(0.002, true)]
+    [InlineData(0.030, false)]
+    public void Gaps_measured_twice_say_how_well_readings_repeat(double apartMm, bool sharper)
+    {
+        var record = WearFleet.Of(11, 4, 6, 4).Record;
+        var twice = record with { SameGaps = [.. Enumerable.Range(0, 60).Select(_ => new WearGap([("A", 0.30), ("A", 0.30 + apartMm)]))] };
+        var (plain, learned) = (WearFit.Of(record).Components.ReadingSdMm, WearFit.Of(twice).Components.ReadingSdMm);
+        Assert.Equal(sharper, learned < plain);
+    }
+
+    [Fact]
+    public void A_second_hand_that_always_reads_looser_is_a_bias_and_no_scatter()
+    {
+        var record = WearFleet.Of(11, 6, 6, 5).Record;
+        // B reads everything 0.02 looser, on its visits and where it countersigns.
+        var by = record.Visits.ToDictionary(v => v.Id, v => v.Person);
+        var loose = record with { Readings = [.. record.Readings.Select(r => by[r.Visit] == "B" ? r with { Mm = r.Mm + 0.02 } : r)] };
+        WearRecord Countersigned(double apart) => loose with { SameGaps = [.. Enumerable.Range(0, 40).Select(i => new WearGap([("A", 0.30), ("B", 0.30 + apart + (i % 2 == 0 ? 0.006 : -0.006))]))] };
+        var (agrees, scatters) = (WearFit.Of(Countersigned(0.02)).Components.ReadingSdMm, WearFit.Of(Countersigned(-0.02)).Components.ReadingSdMm);
+        Assert.True(agrees < 0.8 * scatters, $"{agrees:0.0000} and {scatters:0.0000}");
+    }
+
+    [Fact]
+    public void One_slip_among_many_repeats_hardly_widens_it()
+    {
+        var record = WearFleet.Of(12, 4, 6, 4).Record;
+        WearRecord With(double last) => record with { SameGaps = [.. Enumerable.Range(0, 40).Select(i => new WearGap([("A", 0.30), ("A", 0.30 + (i == 39 ? last : 0.008))]))] };
+        Assert.Equal(WearFit.Of(With(0.008)).Components.ReadingSdMm, WearFit.Of(With(0.2)).Components.ReadingSdMm, 0.0006);
+    }
+
     [Fact]
     public void Go_and_no_go_on_the_limits_never_say_a_rate_of_exactly_nothing()
     {

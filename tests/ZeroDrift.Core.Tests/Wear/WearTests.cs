@@ -121,8 +121,8 @@ public sealed class WearTests
         PointAhead Left(double evidence)
         {
             var kind = FastValve.Of(evidence, 0.0125 * 0.0125, -0.02, 0.006);
-            var (own, variance) = kind.IfOrdinary;
-            return new PointAhead("p", Book, (0.30, -0.02 + own, 0), new AheadQuadratic(0.0125 * 0.0125, 0, 0, variance, 0, 0), 0, kind, kind.Probability, own, variance);
+            var ((own, variance), (quick, spread)) = (kind.IfOrdinary, kind.IfFast);
+            return new PointAhead("p", Book, (0.30, -0.02 + own, 0), new AheadQuadratic(0.0125 * 0.0125, 0, 0, variance, 0, 0), 0, default, (quick - own, spread - variance), kind.Probability);
         }
         PointAhead[] points = [.. Enumerable.Range(0, 11).Select(_ => Left(-0.002)), Left(-0.03)];
         var alone = new RiskCurve(points, default);

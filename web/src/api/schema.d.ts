@@ -2365,6 +2365,7 @@ export interface components {
             aimMm?: null | number;
             /** Format: double */
             aimGainHours?: null | number;
+            fromHere?: null | components["schemas"]["FreshAhead"];
         };
         ExpectedRequest: {
             /** Format: double */
@@ -2560,6 +2561,87 @@ export interface components {
             decidedBy: null | string;
             side: null | components["schemas"]["LimitSide"];
             points: components["schemas"]["ForecastPointResponse"][];
+        };
+        /**
+         * @description Where one lash point heads from whatever figure it is left at: what a fit knows of it in fourteen numbers, so that the question can be asked far
+         *     from the record. t in 1000 h, ε = exp(−D/150).
+         */
+        FreshAhead: {
+            /**
+             * Format: double
+             * @description Expected change at once, mm.
+             */
+            meanC: number;
+            /**
+             * Format: double
+             * @description Per t.
+             */
+            meanT: number;
+            /**
+             * Format: double
+             * @description Per ε.
+             */
+            meanE: number;
+            /**
+             * Format: double
+             * @description Variance beside the figure's own, mm².
+             */
+            c: number;
+            /**
+             * Format: double
+             * @description Per t.
+             */
+            t: number;
+            /**
+             * Format: double
+             * @description Per ε.
+             */
+            e: number;
+            /**
+             * Format: double
+             * @description Per t².
+             */
+            tt: number;
+            /**
+             * Format: double
+             * @description Per tε.
+             */
+            te: number;
+            /**
+             * Format: double
+             * @description Per ε².
+             */
+            ee: number;
+            /**
+             * Format: double
+             * @description The chance that it is a fast valve; 0: the one component is all there is.
+             * @default 0
+             */
+            fastProbability: number;
+            /**
+             * Format: double
+             * @description What its rate differs by if it is an ordinary valve, mm per 1000 h.
+             * @default 0
+             */
+            ordinaryShift: number;
+            /**
+             * Format: double
+             * @description What that adds to the rate's variance; may be negative.
+             * @default 0
+             */
+            ordinaryVariance: number;
+            /**
+             * Format: double
+             * @description The same if it is a fast one.
+             * @default 0
+             */
+            fastShift: number;
+            /**
+             * Format: double
+             * @description The same.
+             * @default 0
+             */
+            fastVariance: number;
         };
         GroupRequest: {
             /** Format: uuid */
