@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Visits;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
@@ -26,7 +27,7 @@ public static class ContextBuilder
         {
             Meter = last is null ? null : new ContextMeterRecord(last.Date, last.NewMeterShows ?? last.ShownHours, meter.ToHistory().Offset),
             OwnFeel = [.. (await Hands.KnownAsync(data, fleet.FeelSdMm)).OrderBy(f => f.Key).Select(f => new OwnFeelRecord(f.Key, f.Value))],
-            NextVisitHours = NextVisit(type, outlook?.Usage.HoursPerDay ?? engine.DutyHoursPerDay),
+            NextVisitHours = NextVisit(type, outlook?.Usage ?? Usage.Of([], day, engine.DutyHoursPerDay, engine.MonthlyWeights), day),
             SharedSdMm = outlook?.SharedSdMm ?? 0,
             Expected = outlook is null ? [] : [.. outlook.Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
             Awaiting = await AwaitingAsync(data, engineId),
@@ -34,11 +35,9 @@ public static class ContextBuilder
         };
     }
 
-    private static double? NextVisit(EngineTypeRow type, double hoursPerDay)
-    {
-        const double daysAMonth = 30.44;
-        return new[] { type.BookHours, type.BookMonths * daysAMonth * hoursPerDay }.Min();
-    }
+    /// <summary>Engine hours to the next visit the book asks for, counted from today's.</summary>
+    private static double? NextVisit(EngineTypeRow type, Usage usage, DateOnly today) =>
+        new[] { type.BookHours, type.BookMonths is { } months ? usage.HoursBetween(today, today.AddMonths(months)) : null }.Min();
 
     /// <summary>The same from what is at hand, without what the record expects: for visits written as a whole.</summary>
     public static ContextRecord Of(EngineRow engine, EngineTypeRow type, FleetRow fleet, IReadOnlyList<PersonRow> people, IReadOnlyList<SpecRevisionRow> revisions)

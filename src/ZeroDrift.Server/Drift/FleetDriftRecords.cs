@@ -19,9 +19,6 @@ public sealed record FleetStates(int Found, int Drifting, int Overdue, int Quiet
 /// <summary>A visit of the last month and what it told.</summary>
 public sealed record LearnedVisit(Guid VisitId, Guid EngineId, string Engine, DateOnly Date, int Out, int Measured, string? Worst, double? WorstMm, VerdictState? WorstState, double? ShiftMm, bool Asked);
 
-
-
-
 public sealed record FleetDriftResponse
 {
     public required DateOnly Today { get; init; }

@@ -1,6 +1,6 @@
 using Microsoft.EntityFrameworkCore;
-using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Outlooks;
@@ -40,11 +40,9 @@ internal static class FleetDriftView
 
     private static FleetStates States(IReadOnlyList<DueRow> rows)
     {
-        var found = rows.Count(r => r.Findings.Count > 0);
-        var overdue = rows.Count(r => r is { Findings.Count: 0, HasFigures: true, BookHoursLeft: <= 0 });
-        var drifting = rows.Count(r => r.Findings.Count == 0 && r.DriftsBeforeBook);
-        var unknown = rows.Count(r => !r.HasFigures);
-        return new FleetStates(found, drifting, overdue, rows.Count - found - overdue - drifting - unknown, unknown);
+        var states = rows.CountBy(r => FleetDrift.State(r.Findings.Count > 0, r.DriftsBeforeBook, r.BookHoursLeft, r.HasFigures)).ToDictionary();
+        int Of(EngineState state) => states.GetValueOrDefault(state);
+        return new FleetStates(Of(EngineState.Found), Of(EngineState.Drifting), Of(EngineState.Overdue), Of(EngineState.Quiet), Of(EngineState.Unknown));
     }
 
     /// <summary>Furthest beyond what is usual for their kind, in the way the kind goes; unsure rates do not lead a list.</summary>
@@ -54,7 +52,7 @@ internal static class FleetDriftView
              where point is { MmPer1000h: not null, StandardErrorMmPer1000h: not null } && kinds.ContainsKey((engine.TypeId, point.Label))
              let mean = usual.GetValueOrDefault((engine.TypeId, kinds[(engine.TypeId, point.Label)]))
              let rate = point.MmPer1000h!.Value
-             let sure = Math.Abs(rate) - 1.2816 * point.StandardErrorMmPer1000h!.Value
+             let sure = FleetDrift.Surely(rate, point.StandardErrorMmPer1000h!.Value)
              where sure > 0
              orderby point.FastProbability > 0.5 descending, sure descending
              select new FastPoint(engine.Id, engine.Name, engine.TypeCode, point.Label, rate, point.StandardErrorMmPer1000h!.Value, mean, point.FastProbability, point.HoursToRisk, point.Side, point.Standing)).Take(MostFast)];
@@ -64,15 +62,11 @@ internal static class FleetDriftView
         var own = from engine in engines
                   from point in engine.Content.Points
                   where point is { MmPer1000h: not null, StandardErrorMmPer1000h: > 0 } && kinds.ContainsKey((engine.TypeId, point.Label))
-                  group (Rate: point.MmPer1000h!.Value, Variance: point.StandardErrorMmPer1000h!.Value * point.StandardErrorMmPer1000h.Value) by (engine.Id, engine.Machine, Kind: kinds[(engine.TypeId, point.Label)]) into valves
-                  // Valves of one engine share most of their error, so an engine counts with its mean and its valves' mean variance.
-                  select (valves.Key.Machine, valves.Key.Kind, Rate: valves.Average(v => v.Rate), Variance: valves.Average(v => v.Variance));
+                  group (point.MmPer1000h!.Value, point.StandardErrorMmPer1000h!.Value) by (engine.Id, engine.Machine, Kind: kinds[(engine.TypeId, point.Label)]) into valves
+                  select (valves.Key.Machine, valves.Key.Kind, Rate: EngineRate.Of([.. valves]));
         var uses = new List<UseRate>();
-        foreach (var use in own.GroupBy(o => (o.Machine, o.Kind)).Where(u => u.Count() >= 2))
-        {
-            var mean = RestrictedLikelihood.Fit([.. use.Select(u => u.Rate)], [.. use.Select(u => u.Variance)]);
-            uses.Add(new UseRate(use.Key.Machine, use.Key.Kind, use.Count(), mean.Mean, Math.Sqrt(mean.VarianceOfMean)));
-        }
+        foreach (var use in own.GroupBy(o => (o.Machine, o.Kind)))
+            if (FleetDrift.Use([.. use.Select(u => u.Rate)]) is { } mean) uses.Add(new UseRate(use.Key.Machine, use.Key.Kind, use.Count(), mean.Mean, Math.Sqrt(mean.VarianceOfMean)));
         return [.. uses.OrderBy(u => u.Kind).ThenBy(u => u.MmPer1000h)];
     }
 

@@ -21,11 +21,13 @@ defineEmits<{ pick: [key: string] }>()
 const box = useTemplateRef<HTMLElement>('box')
 const width = useDrawnWidth(box, 560, 200)
 const row = 30
+/** Nine in ten of a normal doubt lie within this many standard errors. */
+const ninety = 1.645
 const nameWidth = computed(() => Math.min(200, 16 + 8 * Math.max(3, ...props.lines.map((l) => l.name.length))))
 const x = computed(() => {
   const ends = props.lines.flatMap((l) => [
-    l.mmPer1000h - 1.645 * l.standardErrorMmPer1000h,
-    l.mmPer1000h + 1.645 * l.standardErrorMmPer1000h,
+    l.mmPer1000h - ninety * l.standardErrorMmPer1000h,
+    l.mmPer1000h + ninety * l.standardErrorMmPer1000h,
     ...(l.sisters ?? []),
     0,
   ])
@@ -55,8 +57,8 @@ const height = computed(() => props.lines.length * row + 34)
         <text x="2" :y="i * row + 20">{{ l.name }}</text>
         <circle v-for="(s, k) in l.sisters ?? []" :key="k" :cx="x(s)" :cy="i * row + 15" r="3.5" class="sister" />
         <line
-          :x1="x(l.mmPer1000h - 1.645 * l.standardErrorMmPer1000h)"
-          :x2="x(l.mmPer1000h + 1.645 * l.standardErrorMmPer1000h)"
+          :x1="x(l.mmPer1000h - ninety * l.standardErrorMmPer1000h)"
+          :x2="x(l.mmPer1000h + ninety * l.standardErrorMmPer1000h)"
           :y1="i * row + 15"
           :y2="i * row + 15"
           class="doubt"
