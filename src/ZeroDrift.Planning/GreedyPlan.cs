@@ -21,7 +21,7 @@ internal static class GreedyPlan
             var bestCost = double.PositiveInfinity;
             foreach (var option in options[job])
             {
-                if (option.Cost > bestCost + 1e-9 || occupancy.Obstacle(option) is not null) continue;
+                if (option.Cost > bestCost + 1e-9 || !occupancy.Fits(option)) continue;
                 var cost = option.Cost + Travel(request, occupancy, option) + (IsBefore(request, before, option) ? -1e-3 : 0);
                 if (cost < bestCost - 1e-12) (best, bestCost) = (option, cost);
             }
@@ -43,9 +43,9 @@ internal static class GreedyPlan
     public static bool IsBefore(ScheduleRequest request, IReadOnlyDictionary<string, Placement> before, Option option) =>
         before.TryGetValue(request.Jobs[option.Job].Id, out var was) && was.Technician == request.Technicians[option.Technician].Id && was.Day == option.FirstDay;
 
-    private static double Travel(ScheduleRequest request, Occupancy occupancy, Option option)
+    public static double Travel(ScheduleRequest request, Occupancy occupancy, Option option)
     {
         if (request.SiteChangeCost == 0 || request.Jobs[option.Job].Site is not { } site) return 0;
-        return request.SiteChangeCost * option.Crew.Sum(who => option.Work.Count(w => occupancy.SitesOf(who, w.Day).ToList() is { Count: > 0 } sites && !sites.Contains(site)));
+        return request.SiteChangeCost * option.Crew.Sum(who => option.Work.Count(w => occupancy.SitesOf(who, w.Day) is { Count: > 0 } sites && !sites.Contains(site)));
     }
 }

@@ -23,6 +23,7 @@ internal sealed class Roads
     public double Through(IReadOnlyList<string> sites)
     {
         if (sites.Count < 2 || !Any) return 0;
+        if (sites.Count == 2) return Between(sites[0], sites[1]);
         return sites.Min(first => From(first, [.. sites.Where(s => s != first)], sites.Count <= MostTried));
     }
 

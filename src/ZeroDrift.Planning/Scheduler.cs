@@ -15,12 +15,22 @@ public static class Scheduler
     /// <summary>More ways to place jobs than this are not searched.</summary>
     public const int MostOptions = 150_000;
 
+    /// <summary>From so many ways on, a plan is bettered by taking out and putting back before all is searched.</summary>
+    private const int LargeFrom = 4000;
+
+    /// <summary>What of the time limit that may take, and its rounds for each second of the limit (measured).</summary>
+    private const double RecreatingShare = 0.2;
+    private const int RoundsASecond = 1500;
+
+    /// <summary>A round takes longer with more ways than these.</summary>
+    private const double RoundsUpTo = 20_000;
+
     private const long CostScale = 1000;
     private const int HoursScale = 1000;
     private const int Seed = 7;
 
     /// <summary>Deterministic units a second of the limit is worth: measured so that the deterministic limit, not the wall clock, ends the search on a slow machine too.</summary>
-    private const double DeterministicShare = 0.25;
+    private const double DeterministicShare = 0.28;
 
     /// <summary>The plan.</summary>
     /// <param name="request">What is to be planned.</param>
@@ -37,7 +47,14 @@ public static class Scheduler
             return new Schedule(ScheduleStatus.Infeasible, 0, 0, [], impossible, 0);
 
         var greedy = GreedyPlan.Make(request, options);
-        var (status, chosen, bound) = Solve(request, options, greedy, progress, cancellation);
+        var seconds = request.TimeLimitSeconds;
+        var ways = options.Sum(o => o.Count);
+        if (ways >= LargeFrom)
+        {
+            greedy = Recreation.Better(request, options, greedy, (int)(seconds * RoundsASecond * Math.Min(1, RoundsUpTo / ways)), progress, cancellation);
+            seconds *= 1 - RecreatingShare;
+        }
+        var (status, chosen, bound) = Solve(request, options, greedy, seconds, progress, cancellation);
         if (status == CpSolverStatus.Infeasible)
             return new Schedule(ScheduleStatus.Infeasible, 0, 0, [], [.. request.Pins.Select(p => p.Job).Distinct().Select(job => new Unplaced(job, "The pins cannot all hold at once: together they overfill a day or a group."))], 0);
         var cost = Explanation.Cost(request, chosen);
@@ -56,27 +73,23 @@ public static class Scheduler
         return result;
     }
 
-    private static (CpSolverStatus Status, List<Option> Chosen, double Bound) Solve(ScheduleRequest request, List<List<Option>> options, List<Option> greedy, IProgress<ScheduleProgress>? progress, CancellationToken cancellation)
+    private static (CpSolverStatus Status, List<Option> Chosen, double Bound) Solve(ScheduleRequest request, IReadOnlyList<List<Option>> options, List<Option> greedy, double seconds, IProgress<ScheduleProgress>? progress, CancellationToken cancellation)
     {
         var model = new CpModel();
-        var hinted = greedy.ToHashSet();
         var before = request.Previous.ToDictionary(p => p.Job);
-        var left = new BoolVar?[request.Jobs.Count];
         var tieBreak = request.Previous.Count > 0 ? request.Jobs.Count + 1 : 1;
         var objective = LinearExpr.NewBuilder();
-        var variables = new List<(Option Option, BoolVar Variable)>();
         var pinned = request.Pins.Select(p => p.Job).ToHashSet();
+        var placing = new Placing(model, options);
+        placing.Hint(model, greedy);
         for (var job = 0; job < options.Count; job++)
         {
             var own = new List<ILiteral>();
-            foreach (var option in options[job])
+            foreach (var lead in placing.ByJob[job])
             {
-                var variable = model.NewBoolVar("");
-                variables.Add((option, variable));
-                own.Add(variable);
-                var moves = before.ContainsKey(request.Jobs[job].Id) && !GreedyPlan.IsBefore(request, before, option) ? 1 : 0;
-                objective.AddTerm(variable, Scaled(option.Cost) * tieBreak + moves);
-                model.AddHint(variable, hinted.Contains(option));
+                own.Add(lead.Chosen);
+                var moves = before.ContainsKey(request.Jobs[job].Id) && !GreedyPlan.IsBefore(request, before, lead.Option) ? 1 : 0;
+                objective.AddTerm(lead.Chosen, Scaled(lead.Option.Cost) * tieBreak + moves);
             }
             if (pinned.Contains(request.Jobs[job].Id))
             {
@@ -84,80 +97,76 @@ public static class Scheduler
                 continue;
             }
             var absent = model.NewBoolVar("");
-            left[job] = absent;
             model.AddHint(absent, !greedy.Exists(o => o.Job == job));
             own.Add(absent);
             objective.AddTerm(absent, Scaled(request.UnplacedCost) * tieBreak + (before.ContainsKey(request.Jobs[job].Id) ? 1 : 0));
             model.AddExactlyOne(own);
         }
-        var visits = new SiteVisits(request, model, variables);
-        LimitHours(request, model, variables, visits);
-        LimitGroups(request, model, variables);
-        LimitTools(request, model, variables);
-        KeepOrder(request, model, variables, left);
+        var visits = new SiteVisits(request, model, placing.All, greedy);
+        LimitHours(request, model, placing, visits);
+        LimitGroups(request, model, placing);
+        LimitTools(request, model, placing);
+        KeepOrder(request, model, placing);
         visits.Cost(objective, weight => Scaled(weight) * tieBreak);
         model.Minimize(objective);
 
-        var solver = new CpSolver { StringParameters = FormattableString.Invariant($"num_workers:1 random_seed:{Seed} max_deterministic_time:{request.TimeLimitSeconds * DeterministicShare} max_time_in_seconds:{request.TimeLimitSeconds * 1.5} linearization_level:2") };
+        var solver = new CpSolver { StringParameters = FormattableString.Invariant($"num_workers:1 random_seed:{Seed} max_deterministic_time:{seconds * DeterministicShare} max_time_in_seconds:{seconds * 1.5} linearization_level:2 cp_model_probing_level:0 symmetry_level:0") };
         using var stop = cancellation.Register(solver.StopSearch);
         if (cancellation.IsCancellationRequested) return (CpSolverStatus.Unknown, greedy, 0);
         var status = solver.Solve(model, progress is null ? null : new Reporter(progress, CostScale * tieBreak));
         var bound = Math.Max(0, Math.Ceiling(solver.BestObjectiveBound / tieBreak - 1 + 1e-6)) / CostScale;
         if (status is CpSolverStatus.Optimal or CpSolverStatus.Feasible)
-            return (status, [.. variables.Where(v => solver.BooleanValue(v.Variable)).Select(v => v.Option)], tieBreak == 1 ? solver.BestObjectiveBound / CostScale : bound);
+            return (status, placing.Chosen(v => solver.BooleanValue(v)), tieBreak == 1 ? solver.BestObjectiveBound / CostScale : bound);
         return status == CpSolverStatus.Infeasible || pinned.Count > greedy.Count(o => pinned.Contains(request.Jobs[o.Job].Id))
             ? (CpSolverStatus.Infeasible, [], 0)
             : (CpSolverStatus.Feasible, greedy, Math.Max(0, bound));
     }
 
-    private static void LimitHours(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables, SiteVisits visits)
+    private static void LimitHours(ScheduleRequest request, CpModel model, Placing placing, SiteVisits visits)
     {
-        var days = variables.SelectMany(v => v.Option.Crew.SelectMany(who => v.Option.Work.Select(w => (Key: (Technician: who, w.Day), v.Variable, w.Hours)))).GroupBy(w => w.Key);
+        var days = placing.All.SelectMany(p => p.Option.Work.Select(w => (Key: (p.Technician, w.Day), p.Chosen, w.Hours))).GroupBy(w => w.Key);
         foreach (var day in days)
         {
             var sum = LinearExpr.NewBuilder();
-            foreach (var work in day) sum.AddTerm(work.Variable, Hours(work.Hours));
+            foreach (var work in day) sum.AddTerm(work.Chosen, Hours(work.Hours));
             visits.AddRoads(sum, day.Key.Technician, day.Key.Day, Hours);
             model.AddLinearConstraint(sum, 0, (long)Math.Floor(request.Technicians[day.Key.Technician].HoursOn(day.Key.Day) * HoursScale + 1e-6));
         }
     }
 
-    private static void LimitGroups(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables)
+    private static void LimitGroups(ScheduleRequest request, CpModel model, Placing placing)
     {
-        foreach (var (group, limit) in request.GroupLimits) AtMost(model, variables.Where(v => request.Jobs[v.Option.Job].Group == group), limit);
+        foreach (var (group, limit) in request.GroupLimits) AtMost(model, placing.Leads.Where(p => request.Jobs[p.Option.Job].Group == group), limit);
     }
 
-    private static void LimitTools(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables)
+    private static void LimitTools(ScheduleRequest request, CpModel model, Placing placing)
     {
         foreach (var tool in request.Jobs.SelectMany(j => j.Tools).Distinct())
-            AtMost(model, variables.Where(v => request.Jobs[v.Option.Job].Tools.Contains(tool)), request.ToolCounts.GetValueOrDefault(tool, 1));
+            AtMost(model, placing.Leads.Where(p => request.Jobs[p.Option.Job].Tools.Contains(tool)), request.ToolCounts.GetValueOrDefault(tool, 1));
     }
 
     /// <summary>On no day more than so many of these. An engine opened on Friday and closed on Monday is out over the week-end too, and keeps its tools.</summary>
-    private static void AtMost(CpModel model, IEnumerable<(Option Option, BoolVar Variable)> variables, int limit)
+    private static void AtMost(CpModel model, IEnumerable<Part> parts, int limit)
     {
-        var days = variables.SelectMany(v => Enumerable.Range(v.Option.FirstDay, v.Option.LastDay - v.Option.FirstDay + 1).Select(day => (day, v.Variable))).GroupBy(d => d.day);
-        foreach (var day in days) model.AddLinearConstraint(LinearExpr.Sum(day.Select(d => d.Variable)), 0, limit);
+        var days = parts.SelectMany(p => Enumerable.Range(p.Option.FirstDay, p.Option.LastDay - p.Option.FirstDay + 1).Select(day => (day, p.Chosen))).GroupBy(d => d.day);
+        foreach (var day in days) model.AddLinearConstraint(LinearExpr.Sum(day.Select(d => d.Chosen)), 0, limit);
     }
 
     /// <summary>A job that waits for another begins so many days after that one's last, and not at all without it.</summary>
-    private static void KeepOrder(ScheduleRequest request, CpModel model, List<(Option Option, BoolVar Variable)> variables, BoolVar?[] left)
+    private static void KeepOrder(ScheduleRequest request, CpModel model, Placing placing)
     {
         if (request.Jobs.All(j => j.After is null)) return;
-        var own = variables.ToLookup(v => v.Option.Job);
         var numbers = request.Jobs.Select((j, i) => (j.Id, i)).ToDictionary(j => j.Id, j => j.i);
         for (var job = 0; job < request.Jobs.Count; job++)
         {
             if (request.Jobs[job].After is not { } after) continue;
             var before = numbers[after.Job];
-            var gap = LinearExpr.NewBuilder();
-            foreach (var (option, variable) in own[job]) gap.AddTerm(variable, option.FirstDay);
-            foreach (var (option, variable) in own[before]) gap.AddTerm(variable, -option.LastDay);
-            var order = model.AddLinearConstraint(gap, after.MinDays, request.DayCount);
-            if (left[job] is { } absent) order.OnlyEnforceIf(absent.Not());
-            if (left[before] is not { } first) continue;
-            if (left[job] is { } second) model.AddImplication(first, second);
-            else model.AddBoolAnd([first.Not()]);
+            // Whoever has begun it by a day has had the other done in time before: said for every day, which bounds better than one sum of days.
+            foreach (var day in placing.ByJob[job].Select(p => p.Option.FirstDay).Distinct())
+            {
+                var begun = LinearExpr.Sum(placing.ByJob[job].Where(p => p.Option.FirstDay <= day).Select(p => p.Chosen));
+                model.Add(begun <= LinearExpr.Sum(placing.ByJob[before].Where(p => p.Option.LastDay + after.MinDays <= day).Select(p => p.Chosen)));
+            }
         }
     }
 
