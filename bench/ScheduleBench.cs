@@ -12,6 +12,30 @@ internal static class ScheduleBench
         foreach (var seed in new[] { 1, 2, 3 }) One($"with crews, tools, roads, seed {seed}", WithCrews(Request(seed), seed));
         One("with crews, tools, roads, seed 1", WithCrews(Request(1), 1) with { TimeLimitSeconds = 30 });
         Check(WithCrews(Request(1), 1));
+        Year();
+    }
+
+    /// <summary>A year of five hundred engines, planned a quarter after the other: what a quarter leaves out is taken along to the next.</summary>
+    private static void Year()
+    {
+        var random = new Random(5);
+        var year = Enumerable.Range(0, 500).SelectMany(engine => Enumerable.Range(0, random.Next(1, 3)).Select(visit => (Id: $"e{engine}-{visit}", Due: random.Next(365), Skill: random.Next(4), Site: random.Next(6), Hours: random.Next(2, 9), Late: random.Next(2, 12), Crew: random.Next(8) == 0 ? 2 : 1))).ToList();
+        var clock = Stopwatch.StartNew();
+        var (placed, over) = (0, new List<(string Id, int Due, int Skill, int Site, int Hours, int Late, int Crew)>());
+        for (var quarter = 0; quarter < 4; quarter++)
+        {
+            var from = quarter * 91;
+            var jobs = over.Concat(year.Where(j => j.Due / 92 == quarter)).ToList();
+            var plan = Scheduler.Plan(new ScheduleRequest(
+                91,
+                [.. Enumerable.Range(1, 10).Select(i => new Technician($"t{i}", [$"s{i % 4}", $"s{(i + 1) % 4}"], [8, 8, 8, 8, 8, 0, 0]))],
+                [.. jobs.Select(j => new ScheduleJob(j.Id, $"site {j.Site}", $"s{j.Skill}", j.Hours) { EarliestDay = Math.Max(0, j.Due - from - 28), DueDay = Math.Clamp(j.Due - from, 0, 90), LatePerDay = j.Late, EarlyPerDay = 0.5, Crew = j.Crew })])
+            { SiteChangeCost = 2, TimeLimitSeconds = 15 });
+            placed += plan.Assignments.Count;
+            over = [.. jobs.Where(j => plan.Unplaced.Any(u => u.Job == j.Id))];
+            Console.WriteLine($"quarter {quarter + 1}: {jobs.Count} jobs, {plan.Status}, cost {plan.Cost:0.#}, bound {plan.Bound:0.#}, {plan.Unplaced.Count} left out, {clock.Elapsed.TotalSeconds:0.0} s since the first");
+        }
+        Console.WriteLine($"a year of 500 engines: {placed} of {year.Count} jobs placed in {clock.Elapsed.TotalSeconds:0} s");
     }
 
     private static void One(string name, ScheduleRequest request)

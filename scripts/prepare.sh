@@ -29,6 +29,15 @@ need_browser() {
   as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium chromium-driver >/dev/null || die "Could not install chromium and chromium-driver."
 }
 
+# A reader by other hands for the calendars that are written here.
+need_calendar_reader() {
+  if /usr/bin/python3 -c "import icalendar" 2>/dev/null; then return; fi
+  command -v apt-get >/dev/null || die "The server's tests read calendars back with python3-icalendar; install it, then run this again."
+  say "Installing python3-icalendar from Debian's packages for the server's tests"
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get update -qq >/dev/null || say "apt-get update failed; trying with the lists at hand"
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends python3 python3-icalendar >/dev/null || die "Could not install python3-icalendar."
+}
+
 install_web() {
   local stamp=web/node_modules/.zero-drift-lock
   if [ -f "$stamp" ] && cmp -s "$stamp" web/package-lock.json; then return; fi

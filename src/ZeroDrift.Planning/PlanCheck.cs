@@ -41,7 +41,7 @@ public sealed record PlanCheck(string? Obstacle, int LastDay, string? Mate, int 
     }
 
     /// <summary>Where jobs stand, as the planner knows it; what can stand there no more is left out.</summary>
-    private static List<Option> Standing(ScheduleRequest request, IReadOnlyList<Assignment> at)
+    internal static List<Option> Standing(ScheduleRequest request, IReadOnlyList<Assignment> at)
     {
         var numbers = request.Jobs.Select((j, i) => (j.Id, i)).ToDictionary(j => j.Id, j => j.i);
         return [.. at.Where(a => numbers.ContainsKey(a.Job))

@@ -106,6 +106,7 @@ api.MapEngines();
 api.MapDrift();
 api.MapMeters();
 api.MapHours();
+api.MapHoursAhead();
 api.MapCalls();
 api.MapJobs();
 api.MapPlan();

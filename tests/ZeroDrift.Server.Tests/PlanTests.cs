@@ -4,7 +4,7 @@ using System.Text.Json;
 namespace ZeroDrift.Server.Tests;
 
 /// <summary>From due to a job, a place in the plan, a calendar, the visit and the next date.</summary>
-public sealed class PlanTests : IDisposable
+public sealed partial class PlanTests : IDisposable
 {
     private readonly ServerWithFile server = new();
 

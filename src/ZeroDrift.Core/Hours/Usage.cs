@@ -22,21 +22,25 @@ public sealed record Usage(double HoursPerDay, double Low, double High, bool Fro
     /// <summary>Every month alike.</summary>
     public static IReadOnlyList<double> AllYear { get; } = [.. Enumerable.Repeat(1.0, 12)];
 
+    /// <summary>Days on which it stands still by order, laid up: no hours are run.</summary>
+    public IReadOnlyList<Days> LaidUp { get; init; } = [];
+
     /// <summary>Theil-Sen over the last 120 days, divided by the window's mean monthly weight; the duty class with fewer than three readings or a window of no weight.</summary>
     /// <param name="totals">Total hours by date.</param>
     /// <param name="today">The window ends here.</param>
     /// <param name="dutyHoursPerDay">The duty class's default, 0 to 24.</param>
     /// <param name="monthlyWeights">Twelve weights of 0 to 10, or null for a machine used all year.</param>
+    /// <param name="laidUp">Days on which it stood or will stand still by order.</param>
     /// <exception cref="BadInputException">A default or weight outside its range, or not twelve weights.</exception>
-    public static Usage Of(IReadOnlyList<HoursOnDay> totals, DateOnly today, double dutyHoursPerDay, IReadOnlyList<double>? monthlyWeights = null)
+    public static Usage Of(IReadOnlyList<HoursOnDay> totals, DateOnly today, double dutyHoursPerDay, IReadOnlyList<double>? monthlyWeights = null, IReadOnlyList<Days>? laidUp = null)
     {
         Require.InRange(dutyHoursPerDay, 0, 24, "dutyHoursPerDay", "The duty class's hours a day", "h");
-        var weights = Weights(monthlyWeights);
+        var (weights, stands) = (Weights(monthlyWeights), laidUp ?? []);
         var window = totals.Where(t => t.Date <= today && today.DayNumber - t.Date.DayNumber <= WindowDays).ToList();
-        var mean = window.Count > 1 ? MeanWeight(window[0].Date, window[^1].Date, weights) : 0;
+        var mean = window.Count > 1 ? MeanWeight(window[0].Date, window[^1].Date, weights, stands) : 0;
         var slope = window.Count >= FewestReadings && mean > 0 ? TheilSen.Fit([.. window.Select(t => ((double)t.Date.DayNumber, t.TotalHours.Hours))]) : null;
-        if (slope is null) return new Usage(dutyHoursPerDay, dutyHoursPerDay * 0.7, Math.Min(24, dutyHoursPerDay * 1.3), false, weights);
-        return new Usage(Day(slope.Slope), Day(slope.Low), Day(slope.High), true, weights);
+        if (slope is null) return new Usage(dutyHoursPerDay, dutyHoursPerDay * 0.7, Math.Min(24, dutyHoursPerDay * 1.3), false, weights) { LaidUp = stands };
+        return new Usage(Day(slope.Slope), Day(slope.Low), Day(slope.High), true, weights) { LaidUp = stands };
 
         double Day(double perDay) => Math.Clamp(perDay / mean, 0, 24);
     }
@@ -45,9 +49,12 @@ public sealed record Usage(double HoursPerDay, double Low, double High, bool Fro
     public double HoursBetween(DateOnly from, DateOnly to)
     {
         var hours = 0.0;
-        for (var day = from; day < to; day = day.AddDays(1)) hours += Math.Min(24, HoursPerDay * MonthlyWeights[day.Month - 1]);
+        for (var day = from; day < to; day = day.AddDays(1)) hours += On(day, HoursPerDay);
         return hours;
     }
+
+    /// <summary>The least and most believable hours for the same, from the band.</summary>
+    public (double Least, double Most) HoursBand(DateOnly from, DateOnly to) => ((this with { HoursPerDay = Low }).HoursBetween(from, to), (this with { HoursPerDay = High }).HoursBetween(from, to));
 
     /// <summary>The day on which <paramref name="hours"/> more will have been run, today included; null where not within forty years.</summary>
     public DateOnly? DateAfter(DateOnly today, double hours) => DateAt(today, hours, HoursPerDay);
@@ -62,17 +69,25 @@ public sealed record Usage(double HoursPerDay, double Low, double High, bool Fro
         var day = today;
         for (var i = 0; i < FurthestDays; i++)
         {
-            run += Math.Min(24, perDay * MonthlyWeights[day.Month - 1]);
+            run += On(day, perDay);
             day = day.AddDays(1);
             if (run >= hours - 1e-9) return day;
         }
         return null;
     }
 
-    private static double MeanWeight(DateOnly from, DateOnly to, IReadOnlyList<double> weights)
+    private double On(DateOnly day, double perDay) => IsIn(LaidUp, day) ? 0 : Math.Min(24, perDay * MonthlyWeights[day.Month - 1]);
+
+    private static bool IsIn(IReadOnlyList<Days> stands, DateOnly day)
+    {
+        for (var i = 0; i < stands.Count; i++) if (stands[i].Hold(day)) return true;
+        return false;
+    }
+
+    private static double MeanWeight(DateOnly from, DateOnly to, IReadOnlyList<double> weights, IReadOnlyList<Days> stands)
     {
         var (sum, days) = (0.0, 0);
-        for (var day = from; day < to; day = day.AddDays(1), days++) sum += weights[day.Month - 1];
+        for (var day = from; day < to; day = day.AddDays(1), days++) sum += IsIn(stands, day) ? 0 : weights[day.Month - 1];
         return days == 0 ? 0 : sum / days;
     }
 

@@ -26,6 +26,9 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<DateOnly>("From")
                         .HasColumnType("TEXT");
 
+                    b.Property<bool>("LaidUp")
+                        .HasColumnType("INTEGER");
+
                     b.Property<byte[]>("MachineId")
                         .HasColumnType("BLOB");
 
@@ -621,6 +624,9 @@ namespace ZeroDrift.Data.Migrations
 
                     b.Property<DateTime>("MadeAt")
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("Opens")
+                        .HasColumnType("INTEGER");
 
                     b.Property<string>("Remark")
                         .HasColumnType("TEXT");

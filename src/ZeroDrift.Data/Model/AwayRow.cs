@@ -9,4 +9,7 @@ public sealed class AwayRow
     public DateOnly From { get; set; }
     public DateOnly To { get; set; }
     public required string Why { get; set; }
+
+    /// <summary>The machine stands still: it can be worked on, and no hours are run.</summary>
+    public bool LaidUp { get; set; }
 }

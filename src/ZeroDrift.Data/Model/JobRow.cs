@@ -34,6 +34,9 @@ public sealed class JobRow
     public double? Hours { get; set; }
     public int Crew { get; set; } = 1;
     public List<string> Tools { get; set; } = [];
+
+    /// <summary>Other work that opens the engine, such as injectors or an oil service: the cheap moment for an overhead.</summary>
+    public bool Opens { get; set; }
     public List<JobPartRow> Parts { get; set; } = [];
 
     /// <summary>The job it waits for, and the days between.</summary>

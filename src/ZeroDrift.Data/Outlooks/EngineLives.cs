@@ -36,12 +36,13 @@ public static class EngineLives
         }
         var (meters, visits, readings) = (meterRows.ToLookup(m => m.EngineId), visitRows.ToLookup(v => v.EngineId), readingRows.ToLookup(r => r.VisitKey));
         var gaps = gapRows.ToLookup(g => g.VisitKey);
+        var laidUp = await LaidUps.OfAsync(data, engines.Select(e => e.MachineId));
         var inForce = type.InForce(today);
         var demands = inForce is null ? new Dictionary<LashKind, Demand>() : DemandMapping.Demands(inForce.Lines, fleet);
-        return [.. engines.Select(engine => Life(engine, type, demands, inForce?.Condition ?? SpecCondition.Cold, meters[engine.Id], visits[engine.Id], readings, gaps, today))];
+        return [.. engines.Select(engine => Life(engine, type, demands, inForce?.Condition ?? SpecCondition.Cold, meters[engine.Id], visits[engine.Id], readings, gaps, [.. laidUp[engine.MachineId]], today))];
     }
 
-    private static EngineLife Life(EngineRow engine, EngineTypeRow type, IReadOnlyDictionary<LashKind, Demand> demands, SpecCondition condition, IEnumerable<MeterReadingRow> readings, IEnumerable<VisitRow> all, ILookup<long, ReadingRow> figures, ILookup<long, SameGapRow> gaps, DateOnly today)
+    private static EngineLife Life(EngineRow engine, EngineTypeRow type, IReadOnlyDictionary<LashKind, Demand> demands, SpecCondition condition, IEnumerable<MeterReadingRow> readings, IEnumerable<VisitRow> all, ILookup<long, ReadingRow> figures, ILookup<long, SameGapRow> gaps, IReadOnlyList<Days> laidUp, DateOnly today)
     {
         var meter = readings.ToHistory();
         var visits = all.Where(v => v.TotalHours is not null).OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
@@ -68,7 +69,7 @@ public static class EngineLives
             before.Add(last);
             return new PointRecord(point.Label, point.Kind.ToString(), demands.GetValueOrDefault(point.Kind) as Demand.Gap, own, standing?.ToReading()) { StandingDragged = standing?.Dragged ?? false };
         }).ToList();
-        var usage = Usage.Of(meter.Totals, today, engine.DutyHoursPerDay, engine.MonthlyWeights);
+        var usage = Usage.Of(meter.Totals, today, engine.DutyHoursPerDay, engine.MonthlyWeights ?? Season.Learned(meter.Totals, laidUp), laidUp);
         return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), EngineHours.Of(hoursNow), usage, Clock(type, visits), opened, points) { SameGaps = [.. visits.SelectMany(v => Gaps(gaps[v.Key]))] }, meter.Offset, before);
     }
 

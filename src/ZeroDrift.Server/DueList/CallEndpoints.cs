@@ -30,6 +30,7 @@ internal static class CallEndpoints
         api.MapPost("/engines/{id:guid}/calls", Add).WithTags("Due").WithName("add-call").Refuses(400, 404, 409, 503);
         api.MapPost("/calls/{id:guid}/close", Close).WithTags("Due").WithName("close-call").Refuses(400, 404, 503);
         api.MapPost("/due/try", Try).WithTags("Due").WithName("try-due").Refuses(400);
+        api.MapGet("/due/calendar.ics", DueCalendar.WriteAsync).WithTags("Due").WithName("get-due-calendar").Produces<string>(200, "text/calendar");
         api.MapGet("/due/letter.eml", DueLetter.WriteAsync).WithTags("Due").WithName("get-due-letter").Produces<string>(200, "message/rfc822");
     }
 

@@ -9,7 +9,7 @@ namespace ZeroDrift.Server.DueList;
 /// <summary>What is due in the next weeks as a letter to send on (RFC 5322, plain text in UTF-8 as base64).</summary>
 internal static class DueLetter
 {
-    private const int Weeks = 8;
+    public const int Weeks = 8;
     private const int Base64Line = 76;
 
     public static async Task<IResult> WriteAsync(ZeroDriftContext data, Yard yard, FleetDay day)
@@ -33,7 +33,7 @@ internal static class DueLetter
 
     private static DateOnly Monday(DateOnly day) => day.AddDays(-(((int)day.DayOfWeek + 6) % 7));
 
-    private static string Rule(DueRow row) => row.Decides.Rule switch
+    public static string Rule(DueRow row) => row.Decides.Rule switch
     {
         Core.Hours.DueRule.Finding => $"{row.Findings[0].Point} found {(row.Findings[0].State == Core.Judging.VerdictState.Tight ? "tight" : "loose")} and not set",
         Core.Hours.DueRule.Drift => $"{row.DriftPoint} drifts",

@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
+using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Server.Outlooks;
 
@@ -24,6 +25,7 @@ internal sealed class DemoPlan(IServiceScopeFactory scopes, WriteGate gate, Yard
             runs.Start(day.Today, Days, Seconds);
             await runs.IdleAsync();
             await PlanEndpoints.Publish(new PublishRequest("Tove"), gate, day, stoppingToken);
+            await BreakAsync(stoppingToken);
         }
         catch (OperationCanceledException)
         {
@@ -34,4 +36,13 @@ internal sealed class DemoPlan(IServiceScopeFactory scopes, WriteGate gate, Yard
             log.LogWarning(fault, "The demo has no plan yet.");
         }
     }
+
+    /// <summary>A day when something breaks: whoever has the next job by the published plan is ill, and the draft says what can stand no more.</summary>
+    private async Task BreakAsync(CancellationToken stopped) => await gate.RunAsync(async data =>
+    {
+        var next = await data.Placements.Where(p => !p.Pinned).OrderBy(p => p.Date).FirstOrDefaultAsync(stopped);
+        if (next is null) return false;
+        data.Away.Add(new AwayRow { Id = Guid.CreateVersion7(), PersonId = next.PersonId, From = next.Date, To = next.Date.AddDays(1), Why = "ill" });
+        return true;
+    }, stopped);
 }

@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
@@ -17,6 +18,9 @@ internal static class JobEndpoints
 {
     /// <summary>What is due further ahead than this is not made a job of unasked, weeks.</summary>
     private const int WeeksAhead = 8;
+
+    /// <summary>From measuring to fitting: what is between is worked out and bought (common practice, no source).</summary>
+    private const int ShimDays = 7;
 
     public static void MapJobs(this IEndpointRouteBuilder api)
     {
@@ -56,7 +60,7 @@ internal static class JobEndpoints
         await OntoAsync(data, row, request);
         if (request.State is { } state)
         {
-            if (state == JobState.Done) throw new BadInputException("state", "A job is done when its visit is signed; open the engine from it.");
+            if (state == JobState.Done && !row.Opens) throw new BadInputException("state", "A job is done when its visit is signed; open the engine from it.");
             (row.State, row.Why) = (state, state == JobState.Dropped ? Given.Text(request.Why, "why", "why it is not done", 500) : null);
             if (state == JobState.Dropped) await data.Placements.Where(p => p.JobId == id).ExecuteDeleteAsync();
         }
@@ -69,11 +73,23 @@ internal static class JobEndpoints
     public static async Task<IReadOnlyList<JobResponse>> FromDue(JobsFromDueRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
     {
         var until = request.Until ?? day.Today.AddDays(7 * WeeksAhead);
-        var busy = (await data.Jobs.Where(j => j.State == JobState.Open).Select(j => j.EngineId).ToListAsync()).ToHashSet();
+        // Other work on an engine is no overhead: one is made beside it.
+        var busy = (await data.Jobs.Where(j => j.State == JobState.Open && !j.Opens).Select(j => j.EngineId).ToListAsync()).ToHashSet();
+        var shims = (await data.Engines.Where(e => e.EngineType!.Points.Any(p => p.Adjuster == AdjusterKind.ShimOnTop || p.Adjuster == AdjusterKind.ShimUnderBucket || p.Adjuster == AdjusterKind.Puck)).Select(e => e.Id).ToListAsync()).ToHashSet();
         foreach (var row in await yard.AllAsync(data))
         {
             if (busy.Contains(row.EngineId) || row.OpenOverheadId is not null || row.Decides is not { Rule: not DueRule.Nothing, Date: { } due } || due > until) continue;
-            data.Jobs.Add(new JobRow { Id = Guid.CreateVersion7(), EngineId = row.EngineId, Title = row.Decides.Rule == DueRule.Finding ? $"Set {string.Join(", ", row.Findings.Take(3).Select(f => f.Point))}" : "Overhead", Rule = row.Decides.Rule, DueDate = due, MadeAt = day.Now });
+            JobRow Job(string title) => new() { Id = Guid.CreateVersion7(), EngineId = row.EngineId, Title = title, Rule = row.Decides.Rule, DueDate = due, MadeAt = day.Now };
+            if (shims.Contains(row.EngineId))
+            {
+                // Measured, thought about and bought for, then opened again: two visits.
+                var measure = Job("Measure for shims");
+                var fit = Job("Fit shims");
+                (fit.AfterJobId, fit.AfterDays, fit.DueDate) = (measure.Id, ShimDays, due.AddDays(ShimDays));
+                data.Jobs.AddRange(measure, fit);
+                continue;
+            }
+            data.Jobs.Add(Job(row.Decides.Rule == DueRule.Finding ? $"Set {string.Join(", ", row.Findings.Take(3).Select(f => f.Point))}" : "Overhead"));
         }
         await data.SaveChangesAsync();
         return await List(data, yard, day);
@@ -104,6 +120,7 @@ internal static class JobEndpoints
         if (request.Parts is { Count: 0 }) row.Parts = [];
         else if (request.Parts is { } parts)
             row.Parts = [.. Given.List(parts, "parts", "the parts", 100).Select(Part)];
+        row.Opens = request.Opens ?? row.Opens;
         if (request.Remark is not null) row.Remark = Given.OptionalText(request.Remark, "remark", "the remark");
         if (request.AfterJobId is not { } after) return;
         for (Guid? at = after; at is { } id; at = await data.Jobs.Where(j => j.Id == id).Select(j => j.AfterJobId).FirstOrDefaultAsync())

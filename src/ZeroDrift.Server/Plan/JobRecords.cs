@@ -8,7 +8,7 @@ namespace ZeroDrift.Server.Plan;
 public sealed record JobPart(string? Name, int? LeadDays, DateOnly? OrderedOn, bool? Here);
 
 /// <summary>A job to add, or what changes of one: what is left out stays. `state` dropped needs why.</summary>
-public sealed record JobOrderRequest(Guid? Id, Guid? EngineId, string? Title, DateOnly? DueDate, DateOnly? EarliestDate, double? Hours, int? Crew, IReadOnlyList<string>? Tools, IReadOnlyList<JobPart?>? Parts, Guid? AfterJobId, int? AfterDays, string? Remark, JobState? State, string? Why);
+public sealed record JobOrderRequest(Guid? Id, Guid? EngineId, string? Title, DateOnly? DueDate, DateOnly? EarliestDate, double? Hours, int? Crew, IReadOnlyList<string>? Tools, IReadOnlyList<JobPart?>? Parts, Guid? AfterJobId, int? AfterDays, string? Remark, JobState? State, string? Why, bool? Opens = null);
 
 public sealed record JobsFromDueRequest(DateOnly? Until);
 
@@ -42,6 +42,9 @@ public sealed record JobResponse
     public string? Remark { get; init; }
     public required JobState State { get; init; }
     public Guid? VisitId { get; init; }
+
+    /// <summary>Other work that opens the engine: the cheap moment for an overhead.</summary>
+    public required bool Opens { get; init; }
 
     /// <summary>A valve was found tight and not set.</summary>
     public required bool FoundTight { get; init; }

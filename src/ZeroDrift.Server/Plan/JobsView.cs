@@ -69,6 +69,7 @@ internal sealed class JobsView
             Remark = job.Remark,
             State = job.State,
             VisitId = job.VisitId,
+            Opens = job.Opens,
             FoundTight = row?.Findings.Any(f => f.State == VerdictState.Tight) ?? false,
         };
     }

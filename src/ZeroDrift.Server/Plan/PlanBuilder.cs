@@ -64,7 +64,7 @@ internal sealed class PlanBuilder
         plan.Request = new ScheduleRequest(
             days,
             [.. plan.Mechanics.Select(p => new Technician(p.Name, p.Skills, p.Hours))],
-            [.. plan.InPlan.Select(j => plan.Job(j, engines[j.EngineId].StandbyGroupId is { } g && groups.TryGetValue(g, out var group) ? group.Name : null, [.. away.Where(a => a.MachineId == engines[j.EngineId].MachineId)]))])
+            [.. plan.InPlan.Select(j => plan.Job(j, engines[j.EngineId].StandbyGroupId is { } g && groups.TryGetValue(g, out var group) ? group.Name : null, [.. away.Where(a => !a.LaidUp && a.MachineId == engines[j.EngineId].MachineId)]))])
         {
             GroupLimits = groups.Values.ToDictionary(g => g.Name, g => g.MostOut),
             ToolCounts = await data.Tools.AsNoTracking().ToDictionaryAsync(t => t.Name, t => t.Count),
@@ -85,14 +85,29 @@ internal sealed class PlanBuilder
             .Select(p => new Assignment(jobNames[p.JobId], names[p.PersonId], Day(p.Date), Day(p.LastDate), p.Because, p.MateId is { } mate && names.TryGetValue(mate, out var second) ? second : null))];
     }
 
+    /// <summary>What is pinned in the draft.</summary>
+    public IReadOnlySet<string> Pinned() => Placements.Where(p => p.Pinned && jobNames.ContainsKey(p.JobId)).Select(p => jobNames[p.JobId]).ToHashSet();
+
+    /// <summary>What of the draft can stand no more where it stands, and why.</summary>
+    public IReadOnlyList<UnplacedJob> Broken()
+    {
+        var standing = Standing();
+        return [.. from at in standing
+                   let obstacle = PlanCheck.Of(Request, standing, at.Job, at.Technician, at.Day).Obstacle
+                   where obstacle is not null
+                   select new UnplacedJob(jobIds[at.Job], $"{char.ToUpperInvariant(obstacle[0])}{obstacle[1..]}.")];
+    }
+
     /// <summary>With the pins of the draft holding, and the rest moved as little as can be.</summary>
     public ScheduleRequest Again()
     {
         var standing = Standing();
+        // A pin that can hold no more, because somebody fell ill, must not stop the planning: it is moved, and said.
+        var broken = Broken().Select(b => b.JobId).ToHashSet();
         var pinned = Placements.Where(p => p.Pinned).Select(p => p.JobId).ToHashSet();
         return Request with
         {
-            Pins = [.. standing.Where(s => pinned.Contains(jobIds[s.Job])).Select(s => new Pin(s.Job, s.Technician, s.Day))],
+            Pins = [.. standing.Where(s => pinned.Contains(jobIds[s.Job]) && !broken.Contains(jobIds[s.Job])).Select(s => new Pin(s.Job, s.Technician, s.Day))],
             Previous = [.. standing.Select(s => new Placement(s.Job, s.Technician, s.Day))],
             MovePerDay = 0.5,
         };

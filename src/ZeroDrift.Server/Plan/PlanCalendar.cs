@@ -12,11 +12,12 @@ namespace ZeroDrift.Server.Plan;
 /// <summary>The published plan as a calendar (RFC 5545), of one person, one machine or all: a file, and a feed to subscribe to.</summary>
 internal static class PlanCalendar
 {
-    public static async Task<IResult> WriteAsync(ZeroDriftContext data, Guid? person = null, Guid? machine = null)
+    public static async Task<IResult> WriteAsync(ZeroDriftContext data, Guid? person = null, Guid? machine = null, int? version = null)
     {
         if (person is { } p && !await data.People.AnyAsync(x => x.Id == p)) throw new NotFoundException("There is no such person.");
         if (machine is { } m && !await data.Machines.AnyAsync(x => x.Id == m)) throw new NotFoundException("There is no such machine.");
-        var published = await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).FirstOrDefaultAsync();
+        var published = await data.PlanVersions.AsNoTracking().Where(v => version == null || v.Number == version).OrderByDescending(v => v.Number).FirstOrDefaultAsync();
+        if (version is not null && published is null) throw new NotFoundException("There is no such plan.");
         var calendar = new Calendar { ProductId = "-//Zero Drift//Plan//EN" };
         if (published is not null)
         {

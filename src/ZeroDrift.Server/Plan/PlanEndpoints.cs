@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
+using ZeroDrift.Core.Jobs;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Storage;
@@ -29,6 +30,7 @@ internal static class PlanEndpoints
         plan.MapPost("/run", Run).WithName("run-plan").Refuses(400);
         plan.MapGet("/run", (PlanRuns runs) => runs.State).WithName("get-plan-run");
         plan.MapPost("/run/stop", Stop).WithName("stop-plan-run");
+        plan.MapGet("/releases/{jobId:guid}", Releases).WithName("get-releases").Refuses(400);
         plan.MapPost("/check", Check).WithName("check-placement").Refuses(400);
         plan.MapPut("/placements/{jobId:guid}", Place).WithName("place-job").Refuses(400, 404, 409, 503);
         plan.MapDelete("/placements/{jobId:guid}", TakeOut).WithName("take-job-out").Refuses(404, 503);
@@ -39,7 +41,8 @@ internal static class PlanEndpoints
 
     public static async Task<PlanResponse> Get(ZeroDriftContext data, Yard yard, FleetDay day, PlanRuns runs, DateOnly? from = null, int days = UsualDays)
     {
-        var plan = await BuildAsync(data, yard, day, from, days);
+        var lines = await JobsView.OfAsync(data, yard, day);
+        var plan = await BuildAsync(data, lines, day, from, days);
         var published = await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).FirstOrDefaultAsync();
         var open = plan.Jobs.Select(j => j.Id).ToHashSet();
         var engines = await data.Engines.AsNoTracking().Where(e => e.StandbyGroupId != null).Select(e => new { e.Id, e.StandbyGroupId }).ToListAsync();
@@ -53,6 +56,8 @@ internal static class PlanEndpoints
             Jobs = plan.Jobs,
             Placements = [.. draft.Select(Response)],
             Unplaced = [.. runs.Unplaced.Where(u => open.Contains(u.JobId) && draft.TrueForAll(p => p.JobId != u.JobId))],
+            Broken = plan.Broken(),
+            CheapMoments = CheapMoments(plan, lines.Rows),
             Away = await AwayAsync(data, plan.From),
             Groups = [.. (await data.StandbyGroups.AsNoTracking().OrderBy(g => g.Name).ToListAsync()).Select(g => new GroupResponse(g.Id, g.Name, g.MostOut, [.. engines.Where(e => e.StandbyGroupId == g.Id).Select(e => e.Id)]))],
             Tools = await data.Tools.AsNoTracking().OrderBy(t => t.Name).Select(t => new ToolResponse(t.Id, t.Name, t.Count)).ToListAsync(),
@@ -132,10 +137,34 @@ internal static class PlanEndpoints
     {
         var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
         var machines = await data.Machines.AsNoTracking().ToDictionaryAsync(m => m.Id, m => m.Name);
-        return [.. (await data.Away.AsNoTracking().Where(a => a.To >= from).OrderBy(a => a.From).ToListAsync()).Select(a => new AwayResponse(a.Id, a.PersonId, a.MachineId, a.PersonId is { } p ? people[p] : machines[a.MachineId!.Value], a.From, a.To, a.Why))];
+        return [.. (await data.Away.AsNoTracking().Where(a => a.To >= from).OrderBy(a => a.From).ToListAsync()).Select(a => new AwayResponse(a.Id, a.PersonId, a.MachineId, a.PersonId is { } p ? people[p] : machines[a.MachineId!.Value], a.From, a.To, a.Why, a.LaidUp))];
     }
 
-    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null, Guid? asked = null)
+    /// <summary>What would have to give way for a job to fit where the others stand, smallest first.</summary>
+    public static async Task<IReadOnlyList<ReleaseResponse>> Releases(Guid jobId, ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from = null, int days = UsualDays)
+    {
+        var plan = await BuildAsync(data, yard, day, from, days, asked: jobId);
+        return [.. Release.For(plan.Request, plan.Standing(), plan.Pinned(), plan.JobName(jobId)).Select(r => new ReleaseResponse(r.What, plan.PersonId(r.Technician), plan.Date(r.Day)))];
+    }
+
+    /// <summary>Overheads that could go with other work that opens the engine before.</summary>
+    private static List<CheapMomentResponse> CheapMoments(PlanBuilder plan, IReadOnlyDictionary<Guid, DueRow> rows)
+    {
+        var on = plan.Placements.ToDictionary(p => p.JobId, p => p.Date);
+        DateOnly? Date(JobResponse job) => on.TryGetValue(job.Id, out var date) ? date : job.DueDate;
+        return [.. from opening in plan.Jobs
+                   where opening.Opens
+                   let date = Date(opening)
+                   let overhead = plan.Jobs.FirstOrDefault(j => j.EngineId == opening.EngineId && !j.Opens)
+                   let due = overhead is null ? rows.GetValueOrDefault(opening.EngineId)?.Decides.Date : overhead.DueDate
+                   where date is not null && due is not null && CheapMoment.Is(date.Value, due.Value) && (overhead is null || Date(overhead) != date)
+                   select new CheapMomentResponse(opening.EngineId, opening.Engine, opening.Id, opening.Title, date.Value, due.Value, overhead?.Id)];
+    }
+
+    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null, Guid? asked = null) =>
+        await BuildAsync(data, await JobsView.OfAsync(data, yard, day), day, from, days, reaching, asked);
+
+    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, JobsView lines, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null, Guid? asked = null)
     {
         if (days is < 1 or > 186) throw new BadInputException("days", "Look at 1 to 186 days.");
         var start = Within(from ?? day.Today, "from", day);
@@ -144,7 +173,7 @@ internal static class PlanEndpoints
             if (date < start) throw new BadInputException("date", "That day is past; choose today or later.");
             days = Math.Clamp(date.DayNumber - start.DayNumber + UsualDays, days, 366);
         }
-        return await PlanBuilder.OfAsync(data, await JobsView.OfAsync(data, yard, day), start, days, asked: asked);
+        return await PlanBuilder.OfAsync(data, lines, start, days, asked: asked);
     }
 
     private static CheckResponse Checked(PlanBuilder plan, Guid? jobId, Guid? personId, DateOnly? date)

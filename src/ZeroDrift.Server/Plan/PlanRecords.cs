@@ -4,10 +4,16 @@ public sealed record PlacementResponse(Guid JobId, Guid PersonId, Guid? MateId, 
 
 public sealed record UnplacedJob(Guid JobId, string Reason);
 
+/// <summary>Something that, given way, lets a job in: the smallest first.</summary>
+public sealed record ReleaseResponse(string What, Guid PersonId, DateOnly Date);
+
+/// <summary>Other work opens an engine whose overhead is due not long after: it could be taken along.</summary>
+public sealed record CheapMomentResponse(Guid EngineId, string Engine, Guid OpeningJobId, string Opening, DateOnly Date, DateOnly DueDate, Guid? OverheadJobId);
+
 /// <summary>A row of the plan: who, what they know, and the hours of each day from the first.</summary>
 public sealed record PlanPerson(Guid Id, string Name, IReadOnlyList<string> Skills, IReadOnlyList<double> WeekHours, IReadOnlyList<double> Hours);
 
-public sealed record AwayResponse(Guid Id, Guid? PersonId, Guid? MachineId, string Who, DateOnly From, DateOnly To, string Why);
+public sealed record AwayResponse(Guid Id, Guid? PersonId, Guid? MachineId, string Who, DateOnly From, DateOnly To, string Why, bool LaidUp);
 
 public sealed record GroupResponse(Guid Id, string Name, int MostOut, IReadOnlyList<Guid> EngineIds);
 
@@ -29,6 +35,10 @@ public sealed record PlanResponse
     public required IReadOnlyList<JobResponse> Jobs { get; init; }
     public required IReadOnlyList<PlacementResponse> Placements { get; init; }
     public required IReadOnlyList<UnplacedJob> Unplaced { get; init; }
+
+    /// <summary>What stands where it can stand no more, and why: somebody fell ill, a machine is needed, a part is late.</summary>
+    public required IReadOnlyList<UnplacedJob> Broken { get; init; }
+    public required IReadOnlyList<CheapMomentResponse> CheapMoments { get; init; }
     public required IReadOnlyList<AwayResponse> Away { get; init; }
     public required IReadOnlyList<GroupResponse> Groups { get; init; }
     public required IReadOnlyList<ToolResponse> Tools { get; init; }

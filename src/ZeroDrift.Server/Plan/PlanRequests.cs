@@ -10,7 +10,7 @@ public sealed record PublishRequest(string? Who);
 
 public sealed record MechanicRequest(IReadOnlyList<MachineKind>? Skills, IReadOnlyList<double>? WeekHours);
 
-public sealed record AwayRequest(Guid? Id, Guid? PersonId, Guid? MachineId, DateOnly? From, DateOnly? To, string? Why);
+public sealed record AwayRequest(Guid? Id, Guid? PersonId, Guid? MachineId, DateOnly? From, DateOnly? To, string? Why, bool? LaidUp = null);
 
 public sealed record GroupRequest(Guid? Id, string? Name, int? MostOut, IReadOnlyList<Guid>? EngineIds);
 

@@ -50,8 +50,20 @@ export const queries = {
     }),
   planOutlook: () =>
     queryOptions({ queryKey: ['plan', 'outlook'], queryFn: () => answer(api.GET('/api/plan/outlook')) }),
+  planVersions: () =>
+    queryOptions({ queryKey: ['plan', 'versions'], queryFn: () => answer(api.GET('/api/plan/versions')) }),
+  releases: (jobId: string, days: number) =>
+    queryOptions({
+      queryKey: ['plan', 'releases', jobId, days],
+      queryFn: () => answer(api.GET('/api/plan/releases/{jobId}', { params: { path: { jobId }, query: { days } } })),
+    }),
   planRun: () => queryOptions({ queryKey: ['plan', 'run'], queryFn: () => answer(api.GET('/api/plan/run')) }),
   jobs: () => queryOptions({ queryKey: ['jobs'], queryFn: () => answer(api.GET('/api/jobs')) }),
+  hoursAhead: (id: string, asked: { hours?: number; date?: string }) =>
+    queryOptions({
+      queryKey: ['engines', id, 'hours-ahead', asked],
+      queryFn: () => answer(api.GET('/api/engines/{id}/hours-ahead', { params: { path: { id }, query: asked } })),
+    }),
   round: () => queryOptions({ queryKey: ['hours', 'round'], queryFn: () => answer(api.GET('/api/hours/round')) }),
   waitingHours: () =>
     queryOptions({ queryKey: ['hours', 'waiting'], queryFn: () => answer(api.GET('/api/hours/waiting')) }),

@@ -454,6 +454,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/hours-ahead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-hours-ahead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/calls": {
         parameters: {
             query?: never;
@@ -497,6 +513,22 @@ export interface paths {
         put?: never;
         /** What would move under other settings; nothing is kept. */
         post: operations["try-due"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-due-calendar"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1052,6 +1084,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/releases/{jobId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What would have to give way for a job to fit where the others stand, smallest first. */
+        get: operations["get-releases"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/check": {
         parameters: {
             query?: never;
@@ -1467,6 +1516,7 @@ export interface components {
             /** Format: date */
             to?: null | string;
             why?: null | string;
+            laidUp?: null | boolean;
         };
         AwayResponse: {
             /** Format: uuid */
@@ -1481,6 +1531,7 @@ export interface components {
             /** Format: date */
             to: string;
             why: string;
+            laidUp: boolean;
         };
         /** @description A row that cannot be taken, and why. */
         BadRow: {
@@ -1536,6 +1587,21 @@ export interface components {
             who: null | string;
             why: null | string;
             what: components["schemas"]["JsonObject"];
+        };
+        /** @description Other work opens an engine whose overhead is due not long after: it could be taken along. */
+        CheapMomentResponse: {
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            /** Format: uuid */
+            openingJobId: string;
+            opening: string;
+            /** Format: date */
+            date: string;
+            /** Format: date */
+            dueDate: string;
+            /** Format: uuid */
+            overheadJobId: null | string;
         };
         CheckRequest: {
             /** Format: uuid */
@@ -1727,6 +1793,13 @@ export interface components {
             /** Format: double */
             aimBeforeLockMm: null | number;
             advice: string;
+        };
+        /** @description Days from a first to a last, both counted. */
+        Days: {
+            /** Format: date */
+            from?: string;
+            /** Format: date */
+            to?: string;
         };
         /**
          * @description What is decided of a figure that waits: `take` it for an engine (the figure, the day and the engine may be put right), `meterReplaced` (the old meter
@@ -2689,6 +2762,37 @@ export interface components {
             /** Format: double */
             biasErrorMm?: null | number;
         };
+        /** @description What the meter will show on a day, or the day for a figure, with the band; and what that rests on. */
+        HoursAheadResponse: {
+            /** Format: date */
+            today: string;
+            /** Format: double */
+            shownHours: number;
+            /** Format: double */
+            hoursPerDay: number;
+            fromReadings: boolean;
+            monthlyWeights: number[];
+            seasonLearned: boolean;
+            laidUp: components["schemas"]["Days"][];
+            /**
+             * Format: date
+             * @description The day for the figure asked, with the earliest and latest believable; null where not within forty years.
+             */
+            date?: null | string;
+            /** Format: date */
+            earliest?: null | string;
+            /** Format: date */
+            latest?: null | string;
+            /**
+             * Format: double
+             * @description What the meter will show on the day asked, with the least and most believable.
+             */
+            hours?: null | number;
+            /** Format: double */
+            least?: null | number;
+            /** Format: double */
+            most?: null | number;
+        };
         /** @enum {string} */
         HoursDoubt: "unknownMachine" | "backwards" | "fasterThanClock" | "wrongUnit" | "stillToCome" | "unreadable" | "cutOff";
         /** @description What becomes of a figure: taken, known (it stands already), waiting. */
@@ -2823,6 +2927,7 @@ export interface components {
             remark?: null | string;
             state?: null | components["schemas"]["JobState"];
             why?: null | string;
+            opens?: null | boolean;
         };
         JobPart: {
             name: null | string;
@@ -2896,6 +3001,8 @@ export interface components {
             state: components["schemas"]["JobState"];
             /** Format: uuid */
             visitId?: null | string;
+            /** @description Other work that opens the engine: the cheap moment for an overhead. */
+            opens: boolean;
             /** @description A valve was found tight and not set. */
             foundTight: boolean;
         };
@@ -3607,6 +3714,9 @@ export interface components {
             jobs: components["schemas"]["JobResponse"][];
             placements: components["schemas"]["PlacementResponse"][];
             unplaced: components["schemas"]["UnplacedJob"][];
+            /** @description What stands where it can stand no more, and why: somebody fell ill, a machine is needed, a part is late. */
+            broken: components["schemas"]["UnplacedJob"][];
+            cheapMoments: components["schemas"]["CheapMomentResponse"][];
             away: components["schemas"]["AwayResponse"][];
             groups: components["schemas"]["GroupResponse"][];
             tools: components["schemas"]["ToolResponse"][];
@@ -3736,6 +3846,14 @@ export interface components {
             at: null | string;
             code: string;
             sentence: string;
+        };
+        /** @description Something that, given way, lets a job in: the smallest first. */
+        ReleaseResponse: {
+            what: string;
+            /** Format: uuid */
+            personId: string;
+            /** Format: date */
+            date: string;
         };
         RevisionResponse: {
             /** Format: uuid */
@@ -5769,6 +5887,49 @@ export interface operations {
             };
         };
     };
+    "get-hours-ahead": {
+        parameters: {
+            query?: {
+                hours?: null | number;
+                date?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursAheadResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "add-call": {
         parameters: {
             query?: never;
@@ -5913,6 +6074,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-due-calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
         };
@@ -7901,6 +8082,40 @@ export interface operations {
             };
         };
     };
+    "get-releases": {
+        parameters: {
+            query?: {
+                from?: string;
+                days?: number;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleaseResponse"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "check-placement": {
         parameters: {
             query?: never;
@@ -8112,6 +8327,7 @@ export interface operations {
             query?: {
                 person?: string;
                 machine?: string;
+                version?: number;
             };
             header?: never;
             path?: never;

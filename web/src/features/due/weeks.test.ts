@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '../../api/client'
-import { byWeek, mondayOf } from './weeks'
+import { byWeek, grouped, mondayOf } from './weeks'
 
 const row = (name: string, date: string | null) => ({ name, decides: { rule: 'bookHours', date } }) as Schemas['DueRow']
 
@@ -17,6 +17,25 @@ describe('the due list by week', () => {
     expect(weeks.map((w) => [w.monday, w.rows.map((r) => r.name)])).toEqual([
       ['2026-11-23', ['late', 'soon']],
       ['2026-12-07', ['later']],
+    ])
+  })
+})
+
+describe('the due list by something else', () => {
+  it('goes by name, and in each group the first due first', () => {
+    const at = (name: string, site: string, date: string | null) => ({ ...row(name, date), site }) as Schemas['DueRow']
+    const groups = grouped(
+      [
+        at('b', 'Quay', '2026-12-07'),
+        at('a', 'Depot', '2026-12-01'),
+        at('c', 'Quay', '2026-11-01'),
+        at('d', 'Quay', null),
+      ],
+      (r) => r.site,
+    )
+    expect(groups.map((g) => [g.key, g.rows.map((r) => r.name)])).toEqual([
+      ['Depot', ['a']],
+      ['Quay', ['c', 'b']],
     ])
   })
 })

@@ -20,3 +20,19 @@ export function byWeek(rows: Schemas['DueRow'][], today: string): DueWeek[] {
   }
   return [...weeks].map(([monday, of]) => ({ monday, rows: of })).sort((a, b) => (a.monday < b.monday ? -1 : 1))
 }
+
+/** How the due list is grouped. */
+export type Grouping = 'week' | 'site' | 'machine' | 'type' | 'rule'
+
+export interface DueGroup {
+  key: string
+  rows: Schemas['DueRow'][]
+}
+
+/** Rows under their site, kind of machine, type or deciding rule; inside each the first due first. */
+export function grouped(rows: Schemas['DueRow'][], of: (row: Schemas['DueRow']) => string): DueGroup[] {
+  const groups = new Map<string, Schemas['DueRow'][]>()
+  const dated = rows.filter((r) => r.decides.date).sort((a, b) => (a.decides.date! < b.decides.date! ? -1 : 1))
+  for (const row of dated) groups.set(of(row), [...(groups.get(of(row)) ?? []), row])
+  return [...groups].map(([key, own]) => ({ key, rows: own })).sort((a, b) => a.key.localeCompare(b.key))
+}

@@ -14,6 +14,7 @@ import { machineNames } from '../../shared/words/machines'
 import ChangeEngineDialog from './ChangeEngineDialog.vue'
 import EngineHeads from './EngineHeads.vue'
 import EngineLedger from './EngineLedger.vue'
+import HoursAhead from './HoursAhead.vue'
 import MeterDialog from './MeterDialog.vue'
 import CallList from './CallList.vue'
 import NextOverhead from './NextOverhead.vue'
@@ -113,6 +114,7 @@ useKeys(
         <aside>
           <NextOverhead :row="data.row" :risk="risk" />
           <CallList :calls="data.row.calls" />
+          <HoursAhead :engine-id="id" />
           <TypeFacts class="mt-2" :type="data.type" />
         </aside>
       </div>

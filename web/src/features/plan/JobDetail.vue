@@ -57,6 +57,11 @@ async function remove() {
   await takeOut.mutateAsync(props.job.id)
   toast('Taken out of the plan.')
 }
+async function finish() {
+  await change.mutateAsync({ jobId: props.job.id, state: 'done' })
+  toast('Done.')
+  emit('close')
+}
 async function ordered(part: Schemas['JobPart'], here: boolean) {
   const parts = props.job.parts.map((p) =>
     p === part ? { ...p, orderedOn: p.orderedOn ?? props.plan.today, here } : p,
@@ -86,7 +91,8 @@ async function ordered(part: Schemas['JobPart'], here: boolean) {
       </li>
       <li v-if="job.earliestDate">Not before {{ day(job.earliestDate) }}.</li>
       <li v-if="job.tools.length">Needs {{ job.tools.join(', ') }}.</li>
-      <li>It stands cold from the evening before.</li>
+      <li v-if="job.opens">It opens the engine: an overhead can go with it.</li>
+      <li v-else>It stands cold from the evening before.</li>
       <li v-for="p in job.parts" :key="p.name ?? ''">
         {{ p.name }}, {{ plural(p.leadDays ?? 0, 'day') }} to come:
         {{ p.here ? 'here' : p.orderedOn ? `ordered ${day(p.orderedOn)}` : `order by ${day(job.orderBy)}` }}
@@ -99,7 +105,11 @@ async function ordered(part: Schemas['JobPart'], here: boolean) {
       <BButton v-if="at" class="btn-plain" @click="pin(!at.pinned)">{{ at.pinned ? 'Unpin it' : 'Pin it' }}</BButton>
       <BButton v-if="at" class="btn-plain" @click="remove">Take it out</BButton>
       <BButton class="btn-plain" :to="{ name: 'job-card', params: { id: job.id } }">Job card</BButton>
-      <BButton class="btn-act" :to="{ name: 'open', params: { engineId: job.engineId }, query: { jobId: job.id } }"
+      <BButton v-if="job.opens" class="btn-plain" @click="finish">It is done</BButton>
+      <BButton
+        v-else
+        class="btn-act"
+        :to="{ name: 'open', params: { engineId: job.engineId }, query: { jobId: job.id } }"
         >Start it</BButton
       >
       <BButton class="btn-plain" @click="dropping = !dropping">Not to be done…</BButton>

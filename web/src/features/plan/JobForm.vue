@@ -27,6 +27,7 @@ const typed = reactive({
   tool: '',
   part: '',
   leadDays: '',
+  opens: false,
 })
 const form = useForm({
   check: () => ({
@@ -43,6 +44,7 @@ const form = useForm({
       dueDate: typed.dueDate || null,
       hours: typedNumber(typed.hours) ?? null,
       crew: Number(typed.crew),
+      opens: typed.opens,
       ...(typed.tool.trim() ? { tools: typed.tool.split(/[,;]+/).map((t) => t.trim()) } : {}),
       ...(typed.part.trim()
         ? { parts: [{ name: typed.part, leadDays: typedNumber(typed.leadDays) ?? 0, orderedOn: null, here: false }] }
@@ -80,6 +82,10 @@ const form = useForm({
     <Field v-slot="{ bind }" name="parts[0].leadDays" label="Days until it is here">
       <NumberField v-bind="bind" v-model="typed.leadDays" />
     </Field>
+    <label class="end opens">
+      <input v-model="typed.opens" type="checkbox" />
+      Other work that opens the engine, such as injectors or an oil service: an overhead can go with it
+    </label>
     <div class="end"><FormEnd>Add the job</FormEnd></div>
   </form>
 </template>
@@ -87,5 +93,11 @@ const form = useForm({
 <style scoped>
 .end {
   grid-column: 1 / -1;
+}
+.opens {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  min-height: 44px;
 }
 </style>

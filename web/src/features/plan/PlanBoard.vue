@@ -3,14 +3,19 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { addDays, daysBetween } from '../../shared/figures/dayMath'
 import { day } from '../../shared/figures/days'
-import { hours } from '../../shared/figures/hours'
 import { plural } from '../../shared/words/counts'
-import { machineNames } from '../../shared/words/machines'
-import { blocksOf, boardDays, load, type Block } from './board'
+import { boardDays, type Block } from './board'
+import { boardRows, type BoardView } from './rows'
 import type { Moving } from './useMoving'
 
-/** Mechanics by days. A block is dragged by mouse or finger, or taken with Enter and moved with the arrows; what it would mean is said meanwhile. */
-const props = defineProps<{ plan: Schemas['PlanResponse']; moving: Moving | null; chosen: string }>()
+/** Mechanics, machines or sites by days. A block is dragged by mouse or finger, or taken with Enter and moved with the arrows; what it would mean is said meanwhile. */
+const props = defineProps<{
+  plan: Schemas['PlanResponse']
+  view: BoardView
+  broken: Set<string>
+  moving: Moving | null
+  chosen: string
+}>()
 const emit = defineEmits<{
   choose: [jobId: string]
   hold: [jobId: string, personId: string, date: string]
@@ -20,18 +25,13 @@ const emit = defineEmits<{
 }>()
 const lane = 48
 const days = computed(() => boardDays(props.plan.from, props.plan.days))
-const rows = computed(() =>
-  props.plan.people.map((person) => {
-    const blocks = blocksOf(props.plan, person.id)
-    return { person, blocks, lanes: Math.max(1, ...blocks.map((b) => b.lane + 1)), load: load(props.plan, person) }
-  }),
-)
+const rows = computed(() => boardRows(props.plan, props.view))
 const heldJob = computed(() => props.plan.jobs.find((j) => j.id === props.moving?.jobId))
 const percent = (count: number) => `${(count / props.plan.days) * 100}%`
 const body = ref<HTMLElement>()
 
 function under(event: PointerEvent) {
-  const rowsOf = [...(body.value?.querySelectorAll<HTMLElement>('[data-person]') ?? [])]
+  const rowsOf = [...(body.value?.querySelectorAll<HTMLElement>('[data-row]') ?? [])]
   const row = rowsOf.find((r) => {
     const box = r.getBoundingClientRect()
     return event.clientY >= box.top && event.clientY < box.bottom
@@ -39,7 +39,9 @@ function under(event: PointerEvent) {
   const grid = row?.querySelector<HTMLElement>('.grid')?.getBoundingClientRect()
   if (!row || !grid) return null
   const at = Math.floor(((event.clientX - grid.left) / grid.width) * props.plan.days)
-  return at >= 0 && at < props.plan.days ? { personId: row.dataset.person!, date: addDays(props.plan.from, at) } : null
+  // Over a machine or a site only the day changes.
+  const personId = row.dataset.person ?? from?.block.placement.personId
+  return personId && at >= 0 && at < props.plan.days ? { personId, date: addDays(props.plan.from, at) } : null
 }
 let from: { x: number; y: number; block: Block } | null = null
 let dragged = false
@@ -94,9 +96,10 @@ function keys(event: KeyboardEvent, block: Block) {
   event.preventDefault()
 }
 const lateBy = (block: Block) => (block.due == null ? 0 : block.start + block.length - 1 - block.due)
-const tone = (block: Block) => (block.job.foundTight ? 'tight' : lateBy(block) > 0 ? 'late' : '')
+const tone = (block: Block) =>
+  props.broken.has(block.job.id) ? 'broken' : block.job.foundTight ? 'tight' : lateBy(block) > 0 ? 'late' : ''
 const says = (block: Block) =>
-  `${block.job.engine}, ${block.job.title}, ${day(block.placement.date)}${block.placement.pinned ? ', pinned' : ''}${block.asMate ? ', as the second' : ''}${lateBy(block) > 0 ? `, ${plural(lateBy(block), 'day')} late` : ''}`
+  `${block.job.engine}, ${block.job.title}, ${day(block.placement.date)}${block.placement.pinned ? ', pinned' : ''}${block.asMate ? ', as the second' : ''}${props.broken.has(block.job.id) ? ', cannot stand here' : ''}${lateBy(block) > 0 ? `, ${plural(lateBy(block), 'day')} late` : ''}`
 </script>
 
 <template>
@@ -114,29 +117,26 @@ const says = (block: Block) =>
       <div ref="body">
         <section
           v-for="row in rows"
-          :key="row.person.id"
+          :key="row.key"
           class="mechanic plate"
-          :data-person="row.person.id"
-          :aria-label="row.person.name"
+          :data-row="row.key"
+          :data-person="row.person?.id"
+          :aria-label="row.name"
         >
           <div class="who">
-            <strong>{{ row.person.name }}</strong>
-            <span class="small soft">{{
-              row.person.skills.map((s) => (machineNames[s as Schemas['MachineKind']] ?? s).toLowerCase()).join(', ') ||
-              'any machine'
-            }}</span>
-            <span class="small soft">{{ hours(row.load.used) }} of {{ hours(row.load.all) }} h</span>
+            <strong>{{ row.name }}</strong>
+            <span v-for="line in row.below" :key="line" class="small soft">{{ line }}</span>
           </div>
           <div class="grid" :style="{ minHeight: `${row.lanes * lane + 8}px` }">
             <span
-              v-for="(h, i) in row.person.hours"
+              v-for="(h, i) in row.person?.hours ?? days.map((d) => (d.isWeekend ? 0 : 1))"
               :key="i"
               class="day"
               :class="{ off: h === 0, monday: days[i]!.isMonday }"
               :style="{ left: percent(i), width: percent(1) }"
             />
             <span
-              v-if="moving && moving.personId === row.person.id"
+              v-if="moving && moving.personId === row.person?.id"
               class="ghost"
               :class="{ bad: moving.check && !moving.check.fits }"
               :style="{ left: percent(daysBetween(plan.from, moving.date)), width: percent(1) }"
@@ -186,7 +186,8 @@ const says = (block: Block) =>
                 :style="{ left: percent(b.start + b.length), top: `${b.lane * lane + 6}px` }"
                 >{{ b.job.engine
                 }}<span class="soft small"
-                  >{{ b.job.site }}{{ lateBy(b) > 0 ? `, ${plural(lateBy(b), 'day')} late` : '' }}</span
+                  >{{ view === 'mechanic' ? b.job.site : plan.people.find((p) => p.id === b.placement.personId)?.name
+                  }}{{ lateBy(b) > 0 ? `, ${plural(lateBy(b), 'day')} late` : '' }}</span
                 ></span
               >
             </template>

@@ -24,7 +24,7 @@ const people = useQuery(() => queries.people())
 const machines = useQuery(() => queries.machines())
 const addAway = useWrite(writes.addAway)
 const removeAway = useWrite(writes.removeAway)
-const typed = reactive({ id: newId(), whom: '', from: '', to: '', why: '' })
+const typed = reactive({ id: newId(), whom: '', from: '', to: '', why: '', laidUp: false })
 const form = useForm({
   check: () => ({
     personId: !typed.whom && 'Choose a person or a machine.',
@@ -39,10 +39,11 @@ const form = useForm({
       from: typed.from,
       to: typed.to || null,
       why: typed.why,
+      laidUp: kind === 'machine' && typed.laidUp,
     })
   },
   done: () => 'Heeded from the next planning on.',
-  then: () => Object.assign(typed, { id: newId(), whom: '', from: '', to: '', why: '' }),
+  then: () => Object.assign(typed, { id: newId(), whom: '', from: '', to: '', why: '', laidUp: false }),
 })
 async function back(a: Schemas['AwayResponse']) {
   await removeAway.mutateAsync(a.id)
@@ -64,7 +65,7 @@ const road = (h: number) =>
       <li v-for="a in plan.away" :key="a.id" class="ends ruled">
         <span>
           {{ a.who }}: {{ day(a.from) }}<template v-if="a.to !== a.from"> to {{ day(a.to) }}</template
-          >, {{ a.why }}
+          >, {{ a.why }}{{ a.laidUp ? '; laid up, no hours are run' : '' }}
         </span>
         <button
           type="button"
@@ -89,6 +90,10 @@ const road = (h: number) =>
       </Field>
       <Field v-slot="{ bind }" name="from" label="From"><DayField v-bind="bind" v-model="typed.from" /></Field>
       <Field v-slot="{ bind }" name="to" label="To"><DayField v-bind="bind" v-model="typed.to" /></Field>
+      <label v-if="typed.whom.startsWith('machine/')" class="end laid-up">
+        <input v-model="typed.laidUp" type="checkbox" />
+        Laid up: it stands still, can be worked on, and runs no hours
+      </label>
       <div class="end"><FormEnd>Add</FormEnd></div>
     </form>
     <h3>Not all out at once</h3>
@@ -113,5 +118,11 @@ h3 {
 }
 .end {
   grid-column: 1 / -1;
+}
+.laid-up {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  min-height: 44px;
 }
 </style>

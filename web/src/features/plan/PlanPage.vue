@@ -10,16 +10,22 @@ import { useAddressed } from '../../shared/address/useAddressed'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { toast } from '../../shared/toasts/toasts'
 import { loadText, planHeadline } from '../../shared/words/plan'
+import { csv, saveText } from '../../shared/figures/csv'
 import { load } from './board'
 import JobDetail from './JobDetail.vue'
 import PlanBoard from './PlanBoard.vue'
+import PlanBroken from './PlanBroken.vue'
 import PlanHeeds from './PlanHeeds.vue'
+import PlanList from './PlanList.vue'
+import { planRows } from './planLines'
+import type { BoardView } from './rows'
 import PlanVersion from './PlanVersion.vue'
 import ToPlan from './ToPlan.vue'
 import { useMoving } from './useMoving'
 
 /** The plan the depot works by: a draft, planned by rule and by hand, until it is published. */
 const span = useAddressed('days', '28')
+const view = useAddressed('view', 'mechanic')
 const chosen = useAddressed('job')
 const plan = useQuery(() => queries.plan(Number(span.value)))
 const run = useQuery(() => ({
@@ -47,6 +53,9 @@ const used = computed(() => {
     loads.reduce((sum, l) => sum + l.all, 0),
   )
 })
+const broken = computed(() => new Set(plan.data.value?.broken.map((b) => b.jobId)))
+const print = () => window.print()
+const save = () => plan.data.value && saveText('plan.csv', csv(planRows(plan.data.value)), 'text/csv')
 const job = computed(() => plan.data.value?.jobs.find((j) => j.id === chosen.value))
 
 async function planAgain() {
@@ -87,12 +96,20 @@ async function drop() {
             <template v-if="run.data.value?.said && !running">{{ run.data.value.said }} · </template>{{ used }} used
           </p>
         </div>
-        <div class="d-flex gap-2 flex-wrap align-items-center">
+        <div class="d-flex gap-2 flex-wrap align-items-center no-print">
+          <BFormSelect v-model="view" aria-label="The plan by" class="span">
+            <option value="mechanic">By mechanic</option>
+            <option value="machine">By machine</option>
+            <option value="site">By site</option>
+            <option value="list">As a list</option>
+          </BFormSelect>
           <BFormSelect v-model="span" aria-label="How far ahead" class="span">
             <option value="14">Two weeks</option>
             <option value="28">Four weeks</option>
             <option value="91">A quarter</option>
           </BFormSelect>
+          <BButton class="btn-plain" @click="print">Print</BButton>
+          <BButton class="btn-plain" @click="save">CSV</BButton>
           <BButton v-if="!running" class="btn-act" @click="planAgain">Plan again</BButton>
           <BButton v-else class="btn-plain" @click="stop.mutate()">Stop looking</BButton>
         </div>
@@ -100,12 +117,16 @@ async function drop() {
       <p v-if="running" class="plate p-2 mb-2" role="status">
         {{ run.data.value?.said }} The best plan so far stands when you stop.
       </p>
+      <PlanBroken :plan="data" @choose="chosen = $event" />
       <p v-if="!data.people.length" class="plate p-3">
         Nobody has working hours yet. Give them below, under “What the plan heeds”.
       </p>
       <PlanBoard
-        v-else
+        v-else-if="view !== 'list'"
+        class="no-print"
         :plan="data"
+        :view="view as BoardView"
+        :broken="broken"
         :moving="state.moving"
         :chosen="chosen"
         @choose="chosen = $event"
@@ -114,13 +135,14 @@ async function drop() {
         @drop="drop"
         @cancel="letGo()"
       />
+      <PlanList :class="{ 'on-paper': view !== 'list' }" :plan="data" @choose="chosen = $event" />
       <section v-if="moved.length" class="plate p-3 mb-3" aria-label="What moved">
         <h2>What moved, and why</h2>
         <ul class="mb-0">
           <li v-for="m in moved" :key="m">{{ m }}</li>
         </ul>
       </section>
-      <div class="below">
+      <div class="below no-print">
         <JobDetail v-if="job" :key="job.id" :job="job" :plan="data" @close="chosen = ''" />
         <ToPlan :plan="data" @choose="chosen = $event" />
         <PlanVersion :plan="data" />
@@ -133,6 +155,14 @@ async function drop() {
 <style scoped>
 .span {
   width: 9rem;
+}
+.on-paper {
+  display: none;
+}
+@media print {
+  .on-paper {
+    display: block;
+  }
 }
 .below {
   display: grid;

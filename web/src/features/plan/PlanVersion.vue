@@ -8,6 +8,7 @@ import { moment } from '../../shared/figures/days'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { plural } from '../../shared/words/counts'
+import PlanVersions from './PlanVersions.vue'
 
 /** The draft becomes the plan that is followed; calendars follow what is published. */
 const props = defineProps<{ plan: Schemas['PlanResponse'] }>()
@@ -34,6 +35,7 @@ const feeds = computed(() => [
       {{ moment(plan.published.publishedAt) }}<template v-if="plan.published.who"> by {{ plan.published.who }}</template
       >. Earlier ones are kept.
     </p>
+    <PlanVersions v-if="plan.published" />
     <form v-if="plan.changed" novalidate @submit.prevent="form.submit">
       <Field v-slot="{ bind }" name="who" label="Who publishes">
         <BFormInput v-bind="bind" v-model="who" autocomplete="off" />

@@ -6,18 +6,22 @@ import { addDays } from '../../shared/figures/dayMath'
 import { day } from '../../shared/figures/days'
 import { plural } from '../../shared/words/counts'
 import { workText } from '../../shared/words/plan'
+import CheapMoments from './CheapMoments.vue'
 import JobForm from './JobForm.vue'
+import JobReleases from './JobReleases.vue'
 
 /** What has no day yet, with why, and what must be ordered. */
 const props = defineProps<{ plan: Schemas['PlanResponse'] }>()
 const emit = defineEmits<{ choose: [jobId: string] }>()
 const adding = ref(false)
+const asked = ref('')
 const placed = computed(() => new Set(props.plan.placements.map((p) => p.jobId)))
 const left = computed(() => props.plan.jobs.filter((j) => !placed.value.has(j.id)))
 const end = computed(() => addDays(props.plan.from, props.plan.days))
+const later = (job: Schemas['JobResponse']) => !!job.dueDate && job.dueDate >= end.value
 const why = (job: Schemas['JobResponse']) =>
   props.plan.unplaced.find((u) => u.jobId === job.id)?.reason ??
-  (job.dueDate && job.dueDate >= end.value ? `Due ${day(job.dueDate)}, after this plan.` : 'Not planned yet.')
+  (later(job) ? `Due ${day(job.dueDate)}, after this plan.` : 'Not planned yet.')
 const toOrder = computed(() => props.plan.jobs.filter((j) => j.orderBy))
 </script>
 
@@ -29,6 +33,10 @@ const toOrder = computed(() => props.plan.jobs.filter((j) => j.orderBy))
         <button type="button" class="link" @click="emit('choose', j.id)">{{ j.engine }}</button>, {{ j.title }},
         {{ workText(j.time) }}
         <span class="small soft d-block">{{ why(j) }}</span>
+        <JobReleases v-if="asked === j.id" :job-id="j.id" :days="plan.days" :people="plan.people" />
+        <button v-else-if="!later(j)" type="button" class="btn btn-plain btn-sm" @click="asked = j.id">
+          What would make it fit?
+        </button>
       </li>
     </ul>
     <template v-if="toOrder.length">
@@ -45,6 +53,7 @@ const toOrder = computed(() => props.plan.jobs.filter((j) => j.orderBy))
         </li>
       </ul>
     </template>
+    <CheapMoments :moments="plan.cheapMoments" />
     <JobForm v-if="adding" @added="adding = false" />
     <BButton v-else class="btn-plain mt-2" @click="adding = true">Add a job…</BButton>
   </section>

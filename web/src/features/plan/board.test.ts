@@ -20,7 +20,7 @@ const plan = {
 
 describe('the board of a plan', () => {
   it('draws names that would run into one another on lines of their own', () => {
-    const blocks = blocksOf(plan, 'marit')
+    const blocks = blocksOf(plan, (p) => p.personId === 'marit' || p.mateId === 'marit', 'marit')
     expect(blocks.map((b) => [b.job.engine, b.start, b.length, b.lane])).toEqual([
       ['Lorry 1', 1, 1, 0],
       ['Lorry 2', 2, 2, 1],
@@ -28,10 +28,16 @@ describe('the board of a plan', () => {
     ])
   })
   it('knows the day a job is due though it lies before the board', () => {
-    expect(blocksOf(plan, 'marit').map((b) => b.due)).toEqual([-3, null, null])
+    expect(blocksOf(plan, (p) => p.personId === 'marit' || p.mateId === 'marit', 'marit').map((b) => b.due)).toEqual([
+      -3,
+      null,
+      null,
+    ])
   })
   it('shows the second of a crew the same job', () => {
-    expect(blocksOf(plan, 'olav').map((b) => [b.job.engine, b.asMate])).toEqual([['Lorry 2', true]])
+    expect(
+      blocksOf(plan, (p) => p.personId === 'olav' || p.mateId === 'olav', 'olav').map((b) => [b.job.engine, b.asMate]),
+    ).toEqual([['Lorry 2', true]])
   })
   it('counts the hours planned of those worked', () => {
     const marit = { id: 'marit', hours: [8, 8, 0] } as unknown as Schemas['PlanPerson']

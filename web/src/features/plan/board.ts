@@ -17,12 +17,16 @@ export interface Block {
 /** Days that the name behind a block takes up, so that names do not run into one another. */
 const nameDays = 5
 
-/** The blocks of one person, each on the first line with room for it and its name. */
-export function blocksOf(plan: Schemas['PlanResponse'], personId: string): Block[] {
+/** The blocks of one row, each on the first line with room for it and its name; a second's stands in their own row too. */
+export function blocksOf(
+  plan: Schemas['PlanResponse'],
+  belongs: (placement: Schemas['PlacementResponse']) => boolean,
+  personId?: string,
+): Block[] {
   const jobs = new Map(plan.jobs.map((j) => [j.id, j]))
   const free: number[] = []
   return plan.placements
-    .filter((p) => (p.personId === personId || p.mateId === personId) && jobs.has(p.jobId))
+    .filter((p) => jobs.has(p.jobId) && belongs(p))
     .map((placement) => ({ placement, job: jobs.get(placement.jobId)!, start: daysBetween(plan.from, placement.date) }))
     .filter((b) => b.start >= 0 && b.start < plan.days)
     .sort((a, b) => a.start - b.start || a.job.engine.localeCompare(b.job.engine))
@@ -34,8 +38,8 @@ export function blocksOf(plan: Schemas['PlanResponse'], personId: string): Block
       return {
         job,
         placement,
-        personId,
-        asMate: placement.personId !== personId,
+        personId: personId ?? placement.personId,
+        asMate: personId !== undefined && placement.personId !== personId,
         start,
         length,
         lane,

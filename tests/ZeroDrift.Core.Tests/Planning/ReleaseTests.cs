@@ -1,0 +1,60 @@
+using ZeroDrift.Core.Jobs;
+using ZeroDrift.Planning;
+
+namespace ZeroDrift.Core.Tests.Planning;
+
+/// <summary>What would have to give way for a job to fit, and the moment when an engine is open anyway.</summary>
+public sealed class ReleaseTests
+{
+    private static readonly Technician Marit = new("Marit", ["marine"], [8, 8, 0]);
+    private static readonly IReadOnlySet<string> None = new HashSet<string>();
+
+    [Fact]
+    public void An_hour_longer_is_less_than_a_day_off_worked()
+    {
+        var request = new ScheduleRequest(3, [Marit], [Job("a", 8), Job("b", 7), Job("c", 2)]);
+        var releases = Release.For(request, [At("a", 0), At("b", 1)], None, "c");
+
+        Assert.Equal("Marit works 1 h longer on day 1.", releases[0].What);
+        Assert.Contains(releases, r => r.What == "Marit works on day 2, a day off.");
+    }
+
+    [Theory]
+    [InlineData("parts", "it can begin by day 0, its parts here or the wait shorter.")]
+    [InlineData("harvest", "the machine is spared from day 0.")]
+    [InlineData("group", "2 of ferries may be out from day 0.")]
+    [InlineData("tool", "one more gear is had on day 0.")]
+    [InlineData("skill", "Marit does this kind (steam) on day 0.")]
+    [InlineData("pin", "a is unpinned, and this is done on day 0.")]
+    public void What_keeps_it_out_is_what_would_have_to_give_way(string what, string release)
+    {
+        var (a, c) = (Job("a", 8), Job("c", 2));
+        var request = new ScheduleRequest(1, [new Technician("Marit", ["marine"], [what is "pin" ? 8 : 12])], [a, c]);
+        request = what switch
+        {
+            "parts" => request with { DayCount = 2, Technicians = [new Technician("Marit", ["marine"], [12, 0])], Jobs = [a, c with { EarliestDay = 1 }] },
+            "harvest" => request with { Jobs = [a, c with { BlockedDays = [0] }] },
+            "group" => request with { Jobs = [a with { Group = "ferries" }, c with { Group = "ferries" }], GroupLimits = new Dictionary<string, int> { ["ferries"] = 1 } },
+            "tool" => request with { Jobs = [a with { Tools = ["gear"] }, c with { Tools = ["gear"] }] },
+            "skill" => request with { Jobs = [a, c with { Skill = "steam" }] },
+            _ => request,
+        };
+        Assert.Contains(release, Release.For(request, [At("a", 0)], what == "pin" ? new HashSet<string> { "a" } : None, "c").Select(r => r.What));
+    }
+
+    [Fact]
+    public void Where_two_things_are_in_the_way_no_single_one_is_named() =>
+        Assert.Empty(Release.For(new ScheduleRequest(1, [Marit], [Job("c", 2) with { Skill = "steam", BlockedDays = [0] }]), [], None, "c"));
+
+    [Theory]
+    [InlineData(0, true)]
+    [InlineData(90, true)]
+    [InlineData(91, false)]
+    [InlineData(-1, false)]
+    public void An_engine_open_anyway_is_worth_an_overhead_that_is_not_far_off(int daysAhead, bool worth) =>
+        Assert.Equal(worth, CheapMoment.Is(new DateOnly(2026, 12, 1), new DateOnly(2026, 12, 1).AddDays(daysAhead)));
+
+    private static ScheduleJob Job(string id, double hours) => new(id, null, "marine", hours) { DueDay = 0, LatePerDay = 1 };
+
+    private static Assignment At(string job, int day) => new(job, "Marit", day, day, "");
+}
