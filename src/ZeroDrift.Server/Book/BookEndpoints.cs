@@ -23,6 +23,8 @@ internal static class BookEndpoints
         book.MapGet("/", List).WithName("list-engine-types");
         book.MapPost("/preview", Preview).WithName("preview-engine-type");
         book.MapPost("/", Add).WithName("add-engine-type").Refuses(409, 503);
+        book.MapPost("/sheet/preview", TypeSheet.PreviewAsync).WithName("preview-type-sheet").Accepts<string>("application/octet-stream", "text/csv", Sheets.Spreadsheet.MediaType).Produces<TypeSheetReport>().Refuses(415);
+        book.MapPost("/sheet/import", TypeSheet.ImportAsync).WithName("import-type-sheet").Accepts<string>("application/octet-stream", "text/csv", Sheets.Spreadsheet.MediaType).Produces<TypeSheetReport>().Refuses(415, 503);
         book.MapGet("/{id:guid}", Get).WithName("get-engine-type").Refuses(404);
         book.MapPut("/{id:guid}", Change).WithName("change-engine-type").Refuses(404, 409, 503);
         book.MapPost("/{id:guid}/revisions", AddRevision).WithName("add-revision").Refuses(404, 409, 503);

@@ -11,6 +11,10 @@ export function sendHours(path: 'preview' | 'import', file: File, asked: { engin
   return send<Schemas['HoursReport']>(`/api/hours/${path}?${query.toString()}`, file, 'application/octet-stream')
 }
 
+/** Sends a sheet of engine types: to be looked at, or to be put in the book. */
+export const sendTypes = (path: 'preview' | 'import', file: File) =>
+  send<Schemas['TypeSheetReport']>(`/api/engine-types/sheet/${path}`, file, 'application/octet-stream')
+
 async function send<Report>(path: string, file: File, type: string): Promise<Report> {
   const response = await reaching(new Request(path, { method: 'POST', headers: { 'content-type': type }, body: file }))
   const body: unknown = await response.json().catch(() => ({}))

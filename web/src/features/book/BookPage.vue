@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { queries } from '../../api/queries'
@@ -13,6 +14,7 @@ import { methodNames } from '../../shared/words/methods'
 import PlanText from '../../shared/facts/PlanText.vue'
 import RevisionDialog from './RevisionDialog.vue'
 import RevisionTable from './RevisionTable.vue'
+import TypeSheet from './TypeSheet.vue'
 
 const props = defineProps<{ id?: string }>()
 const list = useQuery(() => queries.types())
@@ -20,6 +22,7 @@ const chosen = computed(() => props.id || list.data.value?.[0]?.id)
 const type = useQuery(() => ({ ...queries.type(chosen.value ?? ''), enabled: !!chosen.value }))
 useTitle(() => type.data.value && `Book, ${type.data.value.code}`)
 const revising = ref(false)
+const sheet = ref(false)
 </script>
 
 <template>
@@ -31,8 +34,12 @@ const revising = ref(false)
           engine types, their clearances and where those come from; old revisions stay beside the new
         </p>
       </div>
-      <RouterLink class="btn btn-act" to="/book-new">Add an engine type</RouterLink>
+      <div class="d-flex gap-2 flex-wrap">
+        <BButton class="btn-plain" @click="sheet = !sheet">From a sheet…</BButton>
+        <RouterLink class="btn btn-act" to="/book-new">Add an engine type</RouterLink>
+      </div>
     </div>
+    <TypeSheet v-if="sheet" @done="sheet = false" />
     <Loaded part :query="list" what="book">
       <div v-if="list.data.value?.length === 0" class="plate p-4">
         <h2>The book is empty.</h2>
