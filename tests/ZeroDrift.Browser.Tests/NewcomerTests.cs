@@ -133,31 +133,13 @@ public sealed class NewcomerTests : IDisposable
 
     private IWebElement Find(string label) => label.StartsWith('[') ? screen.Driver.FindElement(By.CssSelector(label)) : screen.Field(label);
 
-    private void TickAll(string heading)
-    {
-        screen.See(heading);
-        screen.Wait(20, $"every line of '{heading}' ticked", () =>
-        {
-            var open = screen.Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault();
-            if (open is null) return true;
-            open.Click();
-            taps++;
-            Thread.Sleep(60);
-            return false;
-        });
-    }
+    private void TickAll(string heading) => taps += screen.TickAll(heading);
 
     /// <summary>The usual three taps: blade, feel, keep.</summary>
     private void Measure()
     {
-        screen.See("MEASURE AS FOUND");
-        var name = screen.Driver.FindElement(By.TagName("h1")).Text;
-        taps += 2;
-        screen.Blade(name.Contains("intake", StringComparison.Ordinal) ? "0.20" : "0.25");
-        screen.Press("Slight drag");
-        screen.See("On the figure:");
-        Tap("Keep ");
-        screen.Wait(15, "the next thing to do", () => screen.Driver.FindElement(By.TagName("h1")).Text != name);
+        taps += 3;
+        screen.Measure("0.20", "0.25");
     }
 
     private void Send(params string[] typed)

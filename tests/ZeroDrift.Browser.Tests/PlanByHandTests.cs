@@ -51,6 +51,25 @@ public sealed class PlanByHandTests : IDisposable
 
     [Fact]
     [Trait("Length", "long")]
+    public void Somebody_is_ill_the_board_says_what_cannot_stand_and_planning_again_moves_only_that()
+    {
+        screen.Open("/plan");
+        screen.See("can no longer stand where");
+        screen.See("is off on");
+        screen.Press("Plan again");
+        screen.See("What moved, and why", 30);
+        screen.SeeNo("can no longer stand where");
+
+        screen.Press("Take it along");
+        screen.See("is due with it now");
+        screen.Open("/plan?view=machine");
+        screen.Wait(15, "a row for a machine", () => screen.Driver.FindElements(By.CssSelector("[data-row='Skarv']")).Count == 1);
+        screen.Open("/plan?view=list");
+        screen.Wait(15, "the plan as a list", () => screen.Driver.FindElements(By.XPath("//table//th[.='Day']")).Count == 1);
+    }
+
+    [Fact]
+    [Trait("Length", "long")]
     public void A_round_takes_what_fits_and_a_figure_that_cannot_be_right_is_decided()
     {
         screen.Open("/hours");

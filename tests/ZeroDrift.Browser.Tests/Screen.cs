@@ -59,6 +59,35 @@ public sealed class Screen : IDisposable
     /// <summary>Presses a blade key.</summary>
     public void Blade(string blade) => Do($"tap the blade {blade}", () => Visible($"//div[@aria-label='Blades']//button[starts-with(normalize-space(.), {Quote(blade)})]").Click());
 
+    /// <summary>Ticks every line of a list; how many there were.</summary>
+    public int TickAll(string heading)
+    {
+        var ticks = 0;
+        See(heading);
+        Wait(20, $"every line of '{heading}' ticked", () =>
+        {
+            var open = Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault();
+            if (open is null) return true;
+            open.Click();
+            ticks++;
+            Thread.Sleep(60);
+            return false;
+        });
+        return ticks;
+    }
+
+    /// <summary>One point as found: the blade that drags, and keep it.</summary>
+    public void Measure(string intake, string exhaust)
+    {
+        See("MEASURE AS FOUND");
+        var name = Driver.FindElement(By.TagName("h1")).Text;
+        Blade(name.Contains("intake", StringComparison.Ordinal) ? intake : exhaust);
+        Press("Slight drag");
+        See("On the figure:");
+        Press("Keep ");
+        Wait(15, "the next thing to do", () => Driver.FindElement(By.TagName("h1")).Text != name);
+    }
+
     /// <summary>Types into the field with this label.</summary>
     public void Fill(string label, string value) => Do($"fill '{label}'", () =>
     {
