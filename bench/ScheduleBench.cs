@@ -3,7 +3,7 @@ using ZeroDrift.Planning;
 
 namespace ZeroDrift.Bench;
 
-/// <summary>120 jobs × 6 mechanics × 40 days, plain and with crews, tools and roads: how near the bound in ten and thirty seconds; and what holding a job over a day takes.</summary>
+/// <summary>120 jobs × 6 mechanics × 40 days, plain and with crews, tools and roads: how near the bound in ten and thirty seconds; what holding a job over a day takes; a year of 500 engines.</summary>
 internal static class ScheduleBench
 {
     public static void Run()

@@ -17,13 +17,19 @@ public sealed record PlanCheck(string? Obstacle, int LastDay, string? Mate, int 
     /// <param name="job">The job tried.</param>
     /// <param name="technician">Who would lead it.</param>
     /// <param name="day">Its first day.</param>
-    public static PlanCheck Of(ScheduleRequest request, IReadOnlyList<Assignment> others, string job, string technician, int day)
+    /// <param name="mate">Who must be the second; null for whoever can.</param>
+    public static PlanCheck Of(ScheduleRequest request, IReadOnlyList<Assignment> others, string job, string technician, int day, string? mate = null)
     {
         var plain = request with { Pins = [] };
         var number = Number(plain.Jobs, j => j.Id == job, "job");
         var who = Number(plain.Technicians, t => t.Id == technician, "technician");
         var there = Option.Of(plain with { Pins = [new Pin(job, technician, day)] }, number);
         if (there.Count == 0) return new PlanCheck(WhyNever(plain, number, who, day), day, null, 0, 0, 0);
+        if (mate is not null)
+        {
+            there = there.FindAll(o => o.Mate is { } second && plain.Technicians[second].Id == mate);
+            if (there.Count == 0) return new PlanCheck($"{mate} has not the hours to be second on {plain.SayDay(day)}", day, null, 0, 0, 0);
+        }
         var before = Standing(plain, others);
         var standing = before.Where(o => o.Job != number).ToList();
         var occupancy = new Occupancy(plain);
@@ -34,7 +40,7 @@ public sealed record PlanCheck(string? Obstacle, int LastDay, string? Mate, int 
         return new PlanCheck(
             obstacle,
             chosen.LastDay,
-            chosen.Mate is { } mate ? plain.Technicians[mate].Id : null,
+            chosen.Mate is { } with ? plain.Technicians[with].Id : null,
             off.Late,
             off.Early,
             obstacle is null ? Explanation.Cost(plain, [.. standing, chosen]) - Explanation.Cost(plain, before) : 0);

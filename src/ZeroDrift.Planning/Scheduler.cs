@@ -49,7 +49,7 @@ public static class Scheduler
         var greedy = GreedyPlan.Make(request, options);
         var seconds = request.TimeLimitSeconds;
         var ways = options.Sum(o => o.Count);
-        if (ways >= LargeFrom)
+        if (ways >= LargeFrom && IsInvolved(request))
         {
             greedy = Recreation.Better(request, options, greedy, (int)(seconds * RoundsASecond * Math.Min(1, RoundsUpTo / ways)), progress, cancellation);
             seconds *= 1 - RecreatingShare;
@@ -61,6 +61,9 @@ public static class Scheduler
         var optimal = status == CpSolverStatus.Optimal;
         return Explanation.Of(request, options, chosen, optimal ? ScheduleStatus.Optimal : ScheduleStatus.Feasible, cost, optimal ? cost : Math.Min(cost, bound));
     }
+
+    /// <summary>Crews, tools, order or roads: the whole takes long to search, and a good plan to begin with pays. Without them it is proved as soon.</summary>
+    private static bool IsInvolved(ScheduleRequest request) => request.TravelHours.Any(r => r.Hours > 0) || request.Jobs.Any(j => j.Crew > 1 || j.Tools.Count > 0 || j.After is not null);
 
     private static List<Unplaced> PinsThatCannotHold(ScheduleRequest request, List<List<Option>> options)
     {

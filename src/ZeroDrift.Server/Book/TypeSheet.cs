@@ -2,12 +2,9 @@ using System.Globalization;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Turning;
 using ZeroDrift.Data;
-using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Storage;
-using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.Outlooks;
 using ZeroDrift.Server.Sheets;
 

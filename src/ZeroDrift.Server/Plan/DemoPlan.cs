@@ -40,7 +40,7 @@ internal sealed class DemoPlan(IServiceScopeFactory scopes, WriteGate gate, Yard
     /// <summary>A day when something breaks: whoever has the next job by the published plan is ill, and the draft says what can stand no more.</summary>
     private async Task BreakAsync(CancellationToken stopped) => await gate.RunAsync(async data =>
     {
-        var next = await data.Placements.Where(p => !p.Pinned).OrderBy(p => p.Date).FirstOrDefaultAsync(stopped);
+        var next = await data.Placements.Where(p => !p.Pinned).OrderBy(p => p.Date).ThenBy(p => p.PersonId).FirstOrDefaultAsync(stopped);
         if (next is null) return false;
         data.Away.Add(new AwayRow { Id = Guid.CreateVersion7(), PersonId = next.PersonId, From = next.Date, To = next.Date.AddDays(1), Why = "ill" });
         return true;

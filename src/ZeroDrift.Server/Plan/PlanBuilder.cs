@@ -93,7 +93,7 @@ internal sealed class PlanBuilder
     {
         var standing = Standing();
         return [.. from at in standing
-                   let obstacle = PlanCheck.Of(Request, standing, at.Job, at.Technician, at.Day).Obstacle
+                   let obstacle = PlanCheck.Of(Request, standing, at.Job, at.Technician, at.Day, at.Mate).Obstacle
                    where obstacle is not null
                    select new UnplacedJob(jobIds[at.Job], $"{char.ToUpperInvariant(obstacle[0])}{obstacle[1..]}.")];
     }

@@ -20,6 +20,17 @@ public sealed class SchedulerWithCrewsTests
     }
 
     [Fact]
+    public void A_second_who_is_off_is_said_though_another_could_be()
+    {
+        var request = new ScheduleRequest(2, [Marit, Olav, new Technician("Tove", [], [8])], [Job("bar", 6, due: 1) with { Skill = "marine", Crew = 2 }]);
+        IReadOnlyList<Assignment> draft = [new("bar", "Marit", 1, 1, "", "Olav")];
+
+        Assert.Equal((null, "Tove"), (PlanCheck.Of(request, draft, "bar", "Marit", 1).Obstacle, PlanCheck.Of(request, draft, "bar", "Marit", 1).Mate));
+        Assert.Equal("Olav has not the hours to be second on day 1", PlanCheck.Of(request, draft, "bar", "Marit", 1, "Olav").Obstacle);
+        Assert.Null(PlanCheck.Of(request, draft, "bar", "Marit", 0, "Olav").Obstacle);
+    }
+
+    [Fact]
     public void Nobody_to_be_second_leaves_it_out_and_says_so() =>
         Assert.Contains("takes two", Scheduler.Plan(new ScheduleRequest(4, [Marit], [Job("bar", 6, due: 1) with { Crew = 2 }])).Unplaced.Single().Reason, StringComparison.OrdinalIgnoreCase);
 

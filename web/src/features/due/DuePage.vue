@@ -80,7 +80,13 @@ function save() {
           </p>
         </div>
         <div class="d-flex gap-2 flex-wrap no-print">
-          <BFormInput v-model="find" class="narrow" type="search" placeholder="Find engine or site" aria-label="Find engine or site" />
+          <BFormInput
+            v-model="find"
+            class="narrow"
+            type="search"
+            placeholder="Find engine or site"
+            aria-label="Find engine or site"
+          />
           <BFormSelect v-model="by" class="narrow" aria-label="Grouped by">
             <option value="week">By week</option>
             <option value="site">By site</option>
