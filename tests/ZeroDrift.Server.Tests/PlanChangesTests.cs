@@ -123,6 +123,47 @@ public sealed partial class PlanTests
     }
 
     [Fact]
+    public async Task A_manager_is_told_what_falls_due_whether_it_can_be_done_who_is_too_full_and_what_to_order_today()
+    {
+        var twin = await DueAsync();
+        var before = await server.GetAsync("/api/plan/outlook");
+        Assert.Equal((1, 1, 0), (before.GetProperty("due").GetInt32(), before.GetProperty("withoutJob").GetInt32(), before.GetProperty("planned").GetInt32()));
+
+        var overhead = (await FromDueAsync())[0].GetProperty("id").GetGuid();
+        await server.PutAsync($"/api/jobs/{overhead}", new { hours = 8 });
+        await server.PutAsync($"/api/plan/people/{twin.Marit}", new { skills = new[] { "generator" }, weekHours = new[] { 8, 0, 0, 0, 0, 0, 0 } });
+        await server.PutAsync($"/api/plan/placements/{overhead}", new { personId = twin.Marit, date = Monday() });
+        await server.PostAsync("/api/jobs", new { engineId = twin.EngineId, title = "Gasket", dueDate = Today.AddDays(9), hours = 1, crew = 2, parts = new[] { new { name = "gasket", leadDays = 14 } } });
+
+        var told = await server.GetAsync("/api/plan/outlook");
+        Assert.Equal((0, 1), (told.GetProperty("withoutJob").GetInt32(), told.GetProperty("planned").GetInt32()));
+        // One for eight hours, one for two people of an hour each; eight Mondays of eight hours.
+        Assert.Equal((10.0, 64.0), (told.GetProperty("hoursNeeded").GetDouble(), told.GetProperty("hoursThere").GetDouble()));
+        Assert.StartsWith("Marit, week of", told.GetProperty("overloaded")[0].GetString(), StringComparison.Ordinal);
+        Assert.Equal("gasket for Pump twin", told.GetProperty("orderToday")[0].GetString());
+    }
+
+    [Fact]
+    public async Task Published_plans_are_kept_each_as_it_was()
+    {
+        var twin = await DueAsync();
+        var job = (await FromDueAsync())[0].GetProperty("id").GetGuid();
+        await WorksAsync(twin.Marit, "generator");
+        var monday = Monday();
+        foreach (var date in new[] { monday, monday.AddDays(1) })
+        {
+            await server.PutAsync($"/api/plan/placements/{job}", new { personId = twin.Marit, date });
+            await server.PostAsync("/api/plan/publish", new { who = "Tove" });
+        }
+        // Published again unchanged is the same plan.
+        var (_, same) = await server.PostAsync("/api/plan/publish", new { who = "Olav" });
+        Assert.Equal((2, "Tove"), (same.GetProperty("number").GetInt32(), same.GetProperty("who").GetString()));
+        Assert.Equal([2, 1], (await server.GetAsync("/api/plan/versions")).EnumerateArray().Select(v => v.GetProperty("number").GetInt32()));
+        Assert.Equal(monday, Assert.Single(CalendarReader.Read(await server.Client.GetStringAsync("/api/plan/calendar.ics?version=1"))).Start);
+        Assert.Equal(monday.AddDays(1), Assert.Single(CalendarReader.Read(await server.Client.GetStringAsync("/api/plan/calendar.ics"))).Start);
+    }
+
+    [Fact]
     public async Task Calendars_are_read_back_by_another_hand()
     {
         var twin = await DueAsync();

@@ -71,6 +71,34 @@ public sealed class TypeSheetTests : IDisposable
         Assert.NotEmpty(body.Sentence("file"));
     }
 
+    [Fact]
+    public async Task Figures_in_thou_are_the_books_own_and_judged_in_millimetres()
+    {
+        var (_, taken) = await SendAsync("import", Encoding.UTF8.GetBytes("code,firing order,valves,intake,exhaust,unit,pitch,cycle\nTH-1,1-2,I E E I,8-12,\"14-18\",thou,1,4 stroke\n"));
+        Assert.True(taken.GetProperty("added").GetInt32() == 1, taken.ToString());
+        var type = await server.GetAsync($"/api/engine-types/{(await server.GetAsync("/api/engine-types"))[0].GetProperty("id").GetGuid()}");
+        var intake = type.GetProperty("revisions")[0].GetProperty("figures").EnumerateArray().Single(f => f.GetProperty("kind").GetString() == "intake");
+        Assert.Equal(0.2032, intake.GetProperty("minMm").GetDouble(), 9);
+        Assert.Equal(["1I", "1E", "2E", "2I"], type.GetProperty("points").EnumerateArray().Select(p => p.GetProperty("label").GetString()));
+    }
+
+    [Fact]
+    public async Task Whatever_stands_in_a_sheet_it_is_told_and_never_breaks()
+    {
+        var random = new Random(7);
+        string[] cells = ["", "1-3-4-2", "0.2", "-1", "0.15-0.25", "1e309", "NaN", "I E", "screw at valve", "'=1+1", "ÆØÅ", "9999999999", "0", "two", "1-1-1", new string('x', 400)];
+        string[] columns = ["code", "firing order", "name", "layout", "banks", "cycle", "adjuster", "pitch", "method", "condition", "intake", "intake set", "exhaust", "unit", "revision", "book hours", "book months", "first check", "job hours"];
+        for (var sheet = 0; sheet < 40; sheet++)
+        {
+            var rows = Enumerable.Range(0, 4).Select(_ => string.Join(';', columns.Select(_ => cells[random.Next(cells.Length)])));
+            var (status, body) = await SendAsync("preview", Encoding.UTF8.GetBytes(string.Join(';', columns) + "\n" + string.Join('\n', rows) + "\n"));
+            Assert.True(status is HttpStatusCode.OK or HttpStatusCode.BadRequest, $"{sheet}: {body}");
+            if (status != HttpStatusCode.OK) continue;
+            foreach (var line in body.GetProperty("lines").EnumerateArray().Where(l => l.GetProperty("outcome").GetString() == "refused"))
+                Assert.Contains(line.GetProperty("column").GetString(), columns);
+        }
+    }
+
     public void Dispose() => server.Dispose();
 
     private static string[] Outcomes(JsonElement report) => [.. report.GetProperty("lines").EnumerateArray().Select(l => l.GetProperty("outcome").GetString()!)];

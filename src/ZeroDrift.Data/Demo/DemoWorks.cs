@@ -46,6 +46,7 @@ internal static class DemoWorks
     {
         data.Jobs.Add(new JobRow { Id = DemoIds.For("job/skarv"), EngineId = DemoIds.For("engine/Skarv · port main"), Title = "Set 4E, look at the rest", Rule = Core.Hours.DueRule.Finding, DueDate = today.AddDays(1), Crew = 2, Tools = ["portable turning gear"], MadeAt = now });
         data.Jobs.Add(new JobRow { Id = DemoIds.For("job/mower"), EngineId = DemoIds.For("engine/Verge mower 1"), Title = "New locknut at 2I, set", Rule = Core.Hours.DueRule.Finding, DueDate = today.AddDays(3), Parts = [new JobPartRow { Name = "locknut, rocker screw", LeadDays = 6 }], MadeAt = now });
+        data.Jobs.Add(new JobRow { Id = DemoIds.For("job/mower again"), EngineId = DemoIds.For("engine/Verge mower 1"), Title = "Look at 2I again", DueDate = today.AddDays(16), Hours = 1, AfterJobId = DemoIds.For("job/mower"), AfterDays = 5, MadeAt = now });
         data.Jobs.Add(new JobRow { Id = DemoIds.For("job/injectors"), EngineId = DemoIds.For("engine/Lorry 1"), Title = "Injectors out for test", DueDate = today.AddDays(18), Hours = 3, Opens = true, MadeAt = now });
     }
 }

@@ -104,7 +104,7 @@ internal static class TypeSheet
         {
             Code = row.Needed("code", "a short code for the type"),
             Name = row["name"] is { Length: > 0 } name ? name : row["code"],
-            Cycle = row["cycle"].TrimStart() is ['2', ..] ? EngineCycle.TwoStroke : Word("cycle", EngineCycle.FourStroke),
+            Cycle = row["cycle"] is ['2', ..] ? EngineCycle.TwoStroke : row["cycle"] is ['4', ..] ? EngineCycle.FourStroke : Word("cycle", EngineCycle.FourStroke),
             FiringOrder = row.Needed("firing order", "such as 1-3-4-2"),
             Layout = row["layout"] is { Length: > 0 } layout ? layout : string.Join(' ', Enumerable.Repeat("I E", cylinders)),
             Banks = row["banks"],

@@ -24,6 +24,7 @@ internal sealed class DemoPlan(IServiceScopeFactory scopes, WriteGate gate, Yard
             await JobEndpoints.FromDue(new JobsFromDueRequest(null), gate, yard, day, stoppingToken);
             runs.Start(day.Today, Days, Seconds);
             await runs.IdleAsync();
+            await PinAsync(stoppingToken);
             await PlanEndpoints.Publish(new PublishRequest("Tove"), gate, day, stoppingToken);
             await BreakAsync(stoppingToken);
         }
@@ -36,6 +37,14 @@ internal sealed class DemoPlan(IServiceScopeFactory scopes, WriteGate gate, Yard
             log.LogWarning(fault, "The demo has no plan yet.");
         }
     }
+
+    /// <summary>The test bench for the injectors is booked: that job stays where it is.</summary>
+    private async Task PinAsync(CancellationToken stopped) => await gate.RunAsync(async data =>
+    {
+        var booked = await data.Jobs.Where(j => j.Opens).Select(j => j.Id).ToListAsync(stopped);
+        foreach (var placed in await data.Placements.Where(p => booked.Contains(p.JobId)).ToListAsync(stopped)) placed.Pinned = true;
+        return true;
+    }, stopped);
 
     /// <summary>A day when something breaks: whoever has the next job by the published plan is ill, and the draft says what can stand no more.</summary>
     private async Task BreakAsync(CancellationToken stopped) => await gate.RunAsync(async data =>

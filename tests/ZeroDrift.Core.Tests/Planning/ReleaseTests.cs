@@ -46,6 +46,33 @@ public sealed class ReleaseTests
     public void Where_two_things_are_in_the_way_no_single_one_is_named() =>
         Assert.Empty(Release.For(new ScheduleRequest(1, [Marit], [Job("c", 2) with { Skill = "steam", BlockedDays = [0] }]), [], None, "c"));
 
+    /// <summary>Over random full weeks: whatever is said to let a job in does, tried by the plain rules.</summary>
+    [Fact]
+    public void Whoever_works_longer_or_on_a_day_off_truly_has_the_room_then()
+    {
+        var tried = 0;
+        for (var seed = 0; seed < 60; seed++)
+        {
+            var random = new Random(seed);
+            ScheduleJob[] jobs = [.. Enumerable.Range(0, 6).Select(i => new ScheduleJob($"j{i}", null, random.Next(2) == 0 ? "marine" : null, random.Next(3, 9)) { DueDay = random.Next(4), LatePerDay = 1 + random.Next(5) })];
+            var request = new ScheduleRequest(4, [new Technician("t0", ["marine"], [8, 8, 0, 8]), new Technician("t1", [], [8, 0, 8, 0])], jobs) { TimeLimitSeconds = 0.5 };
+            var plan = Scheduler.Plan(request);
+            if (plan.Unplaced.Count == 0) continue;
+            var left = plan.Unplaced[0].Job;
+            foreach (var release in Release.For(request, plan.Assignments, None, left))
+            {
+                tried++;
+                var who = request.Technicians.Select((t, i) => (t, i)).Single(t => t.t.Id == release.Technician).i;
+                var more = release.What.Contains("longer", StringComparison.Ordinal) ? release.Size : release.What.Contains("day off", StringComparison.Ordinal) ? 8 : 0;
+                var eased = request with { Technicians = [.. request.Technicians.Select((t, i) => i != who || more == 0 ? t : t with { HoursByDay = [.. t.HoursByDay.Select(h => more < 8 ? h > 0 ? h + more : 0 : h > 0 ? h : 8)] })] };
+                if (release.What.Contains("does this kind", StringComparison.Ordinal)) eased = eased with { Jobs = [.. eased.Jobs.Select(j => j.Id == left ? j with { Skill = null } : j)] };
+                Assert.Null(PlanCheck.Of(eased, plan.Assignments, left, release.Technician, release.Day).Obstacle);
+                Assert.NotNull(PlanCheck.Of(request, plan.Assignments, left, release.Technician, release.Day).Obstacle);
+            }
+        }
+        Assert.True(tried > 20, $"{tried}");
+    }
+
     [Theory]
     [InlineData(0, true)]
     [InlineData(90, true)]

@@ -55,6 +55,44 @@ public sealed class WearFitTests
         Assert.True(Worst(answered) < 0.012, $"{Worst(answered)}");
     }
 
+    [Fact]
+    public void A_chance_made_of_not_knowing_is_no_wear_and_wear_is()
+    {
+        // One engine with two visits: its rate may be nearly anything, and half its room is far.
+        var young = WearFit.Of(WearFleet.Of(3, 1, 6, 2, meanRate: -0.006, tau: 0.001, engineTau: 0.001).Record).Engines[0];
+        Assert.True(young.Now.At(2500) > 0.05, $"{young.Now.At(2500)}");
+        Assert.False(young.IsWornBy(500));
+
+        var worn = WearFit.Of(WearFleet.Of(3, 6, 6, 6, meanRate: -0.02, leaveFrom: 0.2).Record).Engines[0];
+        Assert.True(worn.IsWornBy(4000));
+        Assert.False(worn.IsWornBy(0) && worn.Points.All(p => p.LevelMm > 0.27), "every point stands well inside today");
+    }
+
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(3)]
+    public void One_engine_by_what_its_group_knows_says_what_the_whole_fit_says(int seed)
+    {
+        var record = WearFleet.Of(seed, 6, 6, 5).Record;
+        var whole = WearFit.Of(record);
+        foreach (var engine in whole.Engines)
+        {
+            var own = record with
+            {
+                Points = [.. record.Points.Where(p => p.Engine == engine.Id)],
+                Visits = [.. record.Visits.Where(v => v.Engine == engine.Id)],
+                Readings = [.. record.Readings.Where(r => r.Point.StartsWith(engine.Id + "/", StringComparison.Ordinal))],
+            };
+            var alone = WearFit.One(own, whole.Shared.Without(whole.Said(engine.Id)), whole.Components).Engines[0];
+            foreach (var (a, b) in alone.Points.Zip(engine.Points))
+            {
+                Assert.Equal(b.MmPer1000h, a.MmPer1000h, 0.002);
+                Assert.Equal(b.LevelMm!.Value, a.LevelMm!.Value, 0.003);
+            }
+        }
+    }
+
     [Theory]
     [InlineData(0.002, true)]
     [InlineData(0.030, false)]

@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { sentence } from '../../api/client'
 import { queries } from '../../api/queries'
 import { useWrite, writes } from '../../api/writes'
@@ -61,7 +61,11 @@ const job = computed(() => plan.data.value?.jobs.find((j) => j.id === chosen.val
 async function planAgain() {
   try {
     await fromDue.mutateAsync({})
-    await start.mutateAsync({ days: Number(span.value), seconds: 10 })
+    const started = await start.mutateAsync({ days: Number(span.value), seconds: 10 })
+    // A small plan is made before anybody asks: that it ran is noted here, so that its end is noticed.
+    client.setQueryData(queries.planRun().queryKey, { ...started, running: true })
+    await nextTick()
+    await client.invalidateQueries({ queryKey: queries.planRun().queryKey })
   } catch (caught) {
     toast(sentence(caught))
   }
@@ -104,6 +108,7 @@ async function drop() {
             <option value="list">As a list</option>
           </BFormSelect>
           <BFormSelect v-model="span" aria-label="How far ahead" class="span">
+            <option value="7">A week</option>
             <option value="14">Two weeks</option>
             <option value="28">Four weeks</option>
             <option value="91">A quarter</option>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
+import { queries } from '../../api/queries'
 import { useWrite, writes } from '../../api/writes'
 import Field from '../../shared/fields/Field.vue'
 import { moment } from '../../shared/figures/days'
@@ -19,10 +21,18 @@ const form = useForm({
   send: () => publish.mutateAsync({ who: who.value || null }),
   done: (version) => `Published: plan ${version.number}.`,
 })
+const machines = useQuery(() => queries.machines())
 const feeds = computed(() => [
   { name: 'everybody', address: '/api/plan/calendar.ics' },
   ...props.plan.people.map((p) => ({ name: p.name, address: `/api/plan/calendar.ics?person=${p.id}` })),
 ])
+/** Of the machines that have a job. */
+const ofMachines = computed(() => {
+  const planned = new Set(props.plan.jobs.map((j) => j.machine))
+  return (machines.data.value ?? [])
+    .filter((m) => planned.has(m.name))
+    .map((m) => ({ name: m.name, address: `/api/plan/calendar.ics?machine=${m.id}` }))
+})
 </script>
 
 <template>
@@ -49,6 +59,14 @@ const feeds = computed(() => [
         <a :href="f.address" :download="`${f.name}.ics`">{{ f.name }}</a>
       </li>
     </ul>
+    <details v-if="ofMachines.length" class="mt-2">
+      <summary>Of a machine</summary>
+      <ul class="plain-list mb-0">
+        <li v-for="f in ofMachines" :key="f.address">
+          <a :href="f.address" :download="`${f.name}.ics`">{{ f.name }}</a>
+        </li>
+      </ul>
+    </details>
   </section>
 </template>
 

@@ -49,6 +49,10 @@ export function driftHeadline(drift: Drift, figures: Figures): string {
     return drift.openAfterHours! > 0
       ? `Worth opening by ${day(drift.openDate)}, before the book calls: ${spoken(decider)} is ${way(decider.mmPer1000h ?? -1)}.`
       : `Worth opening now, before the book calls: ${spoken(decider)} is ${way(decider.mmPer1000h ?? -1)}.`
+  const early =
+    drift.openAfterHours != null && (drift.bookHoursLeft == null || drift.openAfterHours < drift.bookHoursLeft)
+  if (early && decider)
+    return `No valve is expected near its limit before the book calls; an early look is worth its price ${drift.openAfterHours! > 0 ? `by ${day(drift.openDate)}` : 'now'} all the same.`
   return drift.points.some((p) => p.mmPer1000h != null && p.visits.length)
     ? 'Nothing drifts out before the book calls.'
     : 'Not measured often enough to say anything yet.'
@@ -76,7 +80,7 @@ export function driftBelow(drift: Drift, figures: Figures): string {
   if (drift.bookHoursLeft != null)
     said.push(
       drift.bookHoursLeft > 0
-        ? `The book calls in ${hours(drift.bookHoursLeft)} h${drift.riskAtBook == null ? '' : `; by then ${chance(drift.riskAtBook)} that some valve is out`}.`
+        ? `The book calls in ${hours(drift.bookHoursLeft)} h${drift.riskAtBook == null || standingOut(drift).length ? '' : `; by then ${chance(drift.riskAtBook)} that some valve is out`}.`
         : `The book called ${hours(-drift.bookHoursLeft)} h ago.`,
     )
   return said.join(' ')
