@@ -46,14 +46,43 @@ public sealed record PlanCheck(string? Obstacle, int LastDay, string? Mate, int 
             obstacle is null ? Explanation.Cost(plain, [.. standing, chosen]) - Explanation.Cost(plain, before) : 0);
     }
 
+    /// <summary>What of a draft can stand no more where it stands, the second of a crew included, and why; the rest is looked at once.</summary>
+    /// <param name="request">What is planned; its pins are not asked.</param>
+    /// <param name="draft">Where the jobs stand; only jobs of the request.</param>
+    public static IReadOnlyList<(Assignment At, string Obstacle)> Broken(ScheduleRequest request, IReadOnlyList<Assignment> draft)
+    {
+        var plain = request with { Pins = [] };
+        var numbers = Numbers(plain);
+        var placed = draft.Select(at => (At: at, Option: There(plain, numbers[at.Job], at))).ToList();
+        var occupancy = new Occupancy(plain);
+        foreach (var (_, option) in placed) if (option is not null) occupancy.Add(option);
+        var broken = new List<(Assignment, string)>();
+        foreach (var (at, option) in placed)
+        {
+            if (option is null)
+            {
+                broken.Add((at, Of(plain, [], at.Job, at.Technician, at.Day, at.Mate).Obstacle!));
+                continue;
+            }
+            occupancy.Remove(option);
+            if (occupancy.Obstacle(option) is { } obstacle) broken.Add((at, obstacle));
+            occupancy.Add(option);
+        }
+        return broken;
+    }
+
     /// <summary>Where jobs stand, as the planner knows it; what can stand there no more is left out.</summary>
     internal static List<Option> Standing(ScheduleRequest request, IReadOnlyList<Assignment> at)
     {
-        var numbers = request.Jobs.Select((j, i) => (j.Id, i)).ToDictionary(j => j.Id, j => j.i);
-        return [.. at.Where(a => numbers.ContainsKey(a.Job))
-            .Select(a => Option.Of(request with { Pins = [new Pin(a.Job, a.Technician, a.Day)] }, numbers[a.Job]).Find(o => a.Mate is null || (o.Mate is { } mate && request.Technicians[mate].Id == a.Mate)))
-            .OfType<Option>()];
+        var numbers = Numbers(request);
+        return [.. at.Where(a => numbers.ContainsKey(a.Job)).Select(a => There(request, numbers[a.Job], a)).OfType<Option>()];
     }
+
+    private static Dictionary<string, int> Numbers(ScheduleRequest request) => request.Jobs.Select((j, i) => (j.Id, i)).ToDictionary(j => j.Id, j => j.i);
+
+    /// <summary>A job where it stands, with its second where one is named; null where that cannot be.</summary>
+    private static Option? There(ScheduleRequest request, int job, Assignment at) =>
+        Option.Of(request with { Pins = [new Pin(at.Job, at.Technician, at.Day)] }, job).Find(o => at.Mate is null || (o.Mate is { } mate && request.Technicians[mate].Id == at.Mate));
 
     private static string WhyNever(ScheduleRequest request, int job, int technician, int day)
     {

@@ -74,11 +74,7 @@ public sealed class EngineWear
     /// <summary>Where a point heads as it stands; null where nothing gives a level or a window.</summary>
     public PointAhead? Ahead(string point) => Now.Points.FirstOrDefault(p => p.Id == point);
 
-    /// <summary>Where a point would head if it were left at a figure, landed on with uncertainty u.</summary>
-    public PointAhead? LeftAt(string point, Clearance mm, double uncertaintyMm) =>
-        engine.Lines.FirstOrDefault(l => l.Point.Id == point)?.Point.Window is { } window ? FreshFrom(point)!.LeftAt(point, window, mm, uncertaintyMm) : null;
-
-    /// <summary>The same for whatever figure it will be left at.</summary>
+    /// <summary>Where a point would head from whatever figure it is left at; null without a window.</summary>
     public FreshAhead? FreshFrom(string point) => engine.Lines.FirstOrDefault(l => l.Point.Id == point && l.Point.Window is not null) is { } line
         ? Ahead(line, FreshlySet(line, Clearance.Near(0)) with { StartVariance = 0 }, default).ToFresh()
         : null;

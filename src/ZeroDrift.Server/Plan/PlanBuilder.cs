@@ -89,14 +89,8 @@ internal sealed class PlanBuilder
     public IReadOnlySet<string> Pinned() => Placements.Where(p => p.Pinned && jobNames.ContainsKey(p.JobId)).Select(p => jobNames[p.JobId]).ToHashSet();
 
     /// <summary>What of the draft can stand no more where it stands, and why.</summary>
-    public IReadOnlyList<UnplacedJob> Broken()
-    {
-        var standing = Standing();
-        return [.. from at in standing
-                   let obstacle = PlanCheck.Of(Request, standing, at.Job, at.Technician, at.Day, at.Mate).Obstacle
-                   where obstacle is not null
-                   select new UnplacedJob(jobIds[at.Job], $"{char.ToUpperInvariant(obstacle[0])}{obstacle[1..]}.")];
-    }
+    public IReadOnlyList<UnplacedJob> Broken() =>
+        [.. PlanCheck.Broken(Request, Standing()).Select(b => new UnplacedJob(jobIds[b.At.Job], $"{char.ToUpperInvariant(b.Obstacle[0])}{b.Obstacle[1..]}."))];
 
     /// <summary>With the pins of the draft holding, and the rest moved as little as can be.</summary>
     public ScheduleRequest Again()

@@ -1,10 +1,7 @@
-using System.Text;
 using Ical.Net;
-using Ical.Net.CalendarComponents;
-using Ical.Net.DataTypes;
-using Ical.Net.Serialization;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
+using ZeroDrift.Server.Calendars;
 using ZeroDrift.Server.Errors;
 
 namespace ZeroDrift.Server.Plan;
@@ -18,7 +15,7 @@ internal static class PlanCalendar
         if (machine is { } m && !await data.Machines.AnyAsync(x => x.Id == m)) throw new NotFoundException("There is no such machine.");
         var published = await data.PlanVersions.AsNoTracking().Where(v => version == null || v.Number == version).OrderByDescending(v => v.Number).FirstOrDefaultAsync();
         if (version is not null && published is null) throw new NotFoundException("There is no such plan.");
-        var calendar = new Calendar { ProductId = "-//Zero Drift//Plan//EN" };
+        var calendar = new CalendarFile("Plan");
         if (published is not null)
         {
             var people = await data.People.AsNoTracking().ToDictionaryAsync(x => x.Id, x => x.Name);
@@ -26,21 +23,12 @@ internal static class PlanCalendar
             foreach (var at in PlanEndpoints.Read(published).Where(at => (person is null || at.PersonId == person || at.MateId == person) && (machine is null || jobs[at.JobId].Engine!.MachineId == machine)))
             {
                 var job = jobs[at.JobId];
-                calendar.Events.Add(new CalendarEvent
-                {
-                    Uid = $"{at.JobId}@zero-drift",
-                    DtStamp = new CalDateTime(published.PublishedAt, "UTC"),
-                    Sequence = published.Number,
-                    Start = new CalDateTime(at.Date),
-                    // A day's end is the day after (RFC 5545, 3.6.1).
-                    End = new CalDateTime(at.LastDate.AddDays(1)),
-                    Summary = $"{job.Title}: {job.Engine!.Name}",
-                    Location = job.Engine.Machine!.Site!.Name,
-                    Description = $"{people.GetValueOrDefault(at.PersonId)}{(at.MateId is { } mate ? $" with {people.GetValueOrDefault(mate)}" : "")}. {at.Because}",
-                    Status = job.State == Data.Model.JobState.Dropped ? EventStatus.Cancelled : EventStatus.Confirmed,
-                });
+                var who = $"{people.GetValueOrDefault(at.PersonId)}{(at.MateId is { } mate ? $" with {people.GetValueOrDefault(mate)}" : "")}";
+                var entry = calendar.Add($"{at.JobId}", published.PublishedAt, at.Date, at.LastDate, $"{job.Title}: {job.Engine!.Name}", job.Engine.Machine!.Site!.Name, $"{who}. {at.Because}");
+                entry.Sequence = published.Number;
+                entry.Status = job.State == Data.Model.JobState.Dropped ? EventStatus.Cancelled : EventStatus.Confirmed;
             }
         }
-        return Results.Text(new CalendarSerializer().SerializeToString(calendar) ?? "", "text/calendar", Encoding.UTF8);
+        return calendar.ToResult();
     }
 }

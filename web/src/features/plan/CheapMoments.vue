@@ -29,7 +29,7 @@ async function take(m: Schemas['CheapMomentResponse']) {
 
 <template>
   <template v-if="moments.length">
-    <h3 class="mt-3">Open already</h3>
+    <h3 class="sub mt-3">Open already</h3>
     <ul class="plain-list">
       <li v-for="m in moments" :key="m.openingJobId" class="ends ruled">
         <span>
@@ -41,10 +41,3 @@ async function take(m: Schemas['CheapMomentResponse']) {
     </ul>
   </template>
 </template>
-
-<style scoped>
-h3 {
-  font-size: 1rem;
-  font-weight: 700;
-}
-</style>

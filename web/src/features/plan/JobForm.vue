@@ -82,7 +82,7 @@ const form = useForm({
     <Field v-slot="{ bind }" name="parts[0].leadDays" label="Days until it is here">
       <NumberField v-bind="bind" v-model="typed.leadDays" />
     </Field>
-    <label class="end opens">
+    <label class="end ticked">
       <input v-model="typed.opens" type="checkbox" />
       Other work that opens the engine, such as injectors or an oil service: an overhead can go with it
     </label>
@@ -93,11 +93,5 @@ const form = useForm({
 <style scoped>
 .end {
   grid-column: 1 / -1;
-}
-.opens {
-  display: flex;
-  gap: 0.5rem;
-  align-items: center;
-  min-height: 44px;
 }
 </style>

@@ -15,22 +15,10 @@ defineEmits<{ choose: [jobId: string] }>()
     </h2>
     <ul class="plain-list mb-1">
       <li v-for="b in plan.broken" :key="b.jobId">
-        <button type="button" class="link" @click="$emit('choose', b.jobId)">
+        <button type="button" class="text-link" @click="$emit('choose', b.jobId)">
           {{ plan.jobs.find((j) => j.id === b.jobId)?.engine }}</button>: {{ b.reason }}
       </li>
     </ul>
     <p class="small soft mb-0">Plan again: only what must moves, and what moved is listed.</p>
   </section>
 </template>
-
-<style scoped>
-.link {
-  border: 0;
-  background: none;
-  padding: 0;
-  color: var(--blue);
-  text-decoration: underline;
-  font-weight: 700;
-  min-height: 32px;
-}
-</style>

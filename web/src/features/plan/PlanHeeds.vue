@@ -90,7 +90,7 @@ const road = (h: number) =>
       </Field>
       <Field v-slot="{ bind }" name="from" label="From"><DayField v-bind="bind" v-model="typed.from" /></Field>
       <Field v-slot="{ bind }" name="to" label="To"><DayField v-bind="bind" v-model="typed.to" /></Field>
-      <label v-if="typed.whom.startsWith('machine/')" class="end laid-up">
+      <label v-if="typed.whom.startsWith('machine/')" class="end ticked">
         <input v-model="typed.laidUp" type="checkbox" />
         Laid up: it stands still, can be worked on, and runs no hours
       </label>
@@ -118,11 +118,5 @@ h3 {
 }
 .end {
   grid-column: 1 / -1;
-}
-.laid-up {
-  display: flex;
-  gap: 0.5rem;
-  align-items: center;
-  min-height: 44px;
 }
 </style>

@@ -52,7 +52,7 @@ const ofMachines = computed(() => {
       </Field>
       <FormEnd>Publish it</FormEnd>
     </form>
-    <h3 class="mt-3">Calendars</h3>
+    <h3 class="sub mt-3">Calendars</h3>
     <p class="small soft mb-1">To subscribe to, or to keep as a file; of what is published.</p>
     <ul class="plain-list mb-0">
       <li v-for="f in feeds" :key="f.address">
@@ -69,10 +69,3 @@ const ofMachines = computed(() => {
     </details>
   </section>
 </template>
-
-<style scoped>
-h3 {
-  font-size: 1rem;
-  font-weight: 700;
-}
-</style>

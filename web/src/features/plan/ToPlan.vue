@@ -30,7 +30,7 @@ const toOrder = computed(() => props.plan.jobs.filter((j) => j.orderBy))
     <h2>{{ left.length ? `${plural(left.length, 'job')} without a day` : 'Every job has its day' }}</h2>
     <ul class="plain-list">
       <li v-for="j in left" :key="j.id">
-        <button type="button" class="link" @click="emit('choose', j.id)">{{ j.engine }}</button>, {{ j.title }},
+        <button type="button" class="text-link" @click="emit('choose', j.id)">{{ j.engine }}</button>, {{ j.title }},
         {{ workText(j.time) }}
         <span class="small soft d-block">{{ why(j) }}</span>
         <JobReleases v-if="asked === j.id" :job-id="j.id" :days="plan.days" :people="plan.people" />
@@ -40,10 +40,10 @@ const toOrder = computed(() => props.plan.jobs.filter((j) => j.orderBy))
       </li>
     </ul>
     <template v-if="toOrder.length">
-      <h3 class="mt-3">To order</h3>
+      <h3 class="sub mt-3">To order</h3>
       <ul class="plain-list">
         <li v-for="j in toOrder" :key="j.id">
-          <button type="button" class="link" @click="emit('choose', j.id)">{{ j.engine }}</button>:
+          <button type="button" class="text-link" @click="emit('choose', j.id)">{{ j.engine }}</button>:
           {{
             j.parts
               .filter((p) => !p.here && !p.orderedOn)
@@ -63,18 +63,5 @@ const toOrder = computed(() => props.plan.jobs.filter((j) => j.orderBy))
 li {
   padding: 0.35rem 0;
   border-top: 1px solid var(--hairline);
-}
-.link {
-  border: 0;
-  background: none;
-  padding: 0;
-  color: var(--blue);
-  text-decoration: underline;
-  font-weight: 700;
-  min-height: 32px;
-}
-h3 {
-  font-size: 1rem;
-  font-weight: 700;
 }
 </style>
