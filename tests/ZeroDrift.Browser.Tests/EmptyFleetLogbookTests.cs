@@ -66,5 +66,5 @@ public sealed class EmptyFleetLogbookTests : IDisposable
         server.Dispose();
     }
 
-    private void Choose() => screen.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(Path.Combine(RunningServer.Root, "samples/first-logbook.csv"));
+    private void Choose() => screen.SendFile(Path.Combine(RunningServer.Root, "samples/first-logbook.csv"));
 }

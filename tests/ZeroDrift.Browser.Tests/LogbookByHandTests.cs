@@ -70,5 +70,5 @@ public sealed class LogbookByHandTests : IDisposable
 
     private void Choose(string sample) => Send(Path.Combine(RunningServer.Root, sample));
 
-    private void Send(string file) => screen.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
+    private void Send(string file) => screen.SendFile(file);
 }

@@ -57,7 +57,7 @@ public sealed class PlanByHandTests : IDisposable
         screen.See("can no longer stand where");
         screen.See("is off on");
         screen.Press("Plan again");
-        screen.See("What moved, and why", 30);
+        screen.See("What moved, and why", 90);
         screen.SeeNo("can no longer stand where");
 
         screen.Press("Take it along");

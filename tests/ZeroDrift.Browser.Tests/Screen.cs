@@ -98,6 +98,13 @@ public sealed class Screen : IDisposable
         if (field.GetDomProperty("value") != value) throw new InvalidElementStateException($"'{label}' holds '{field.GetDomProperty("value")}'");
     });
 
+    /// <summary>Gives the page's file field this file, once the page has one.</summary>
+    public void SendFile(string file)
+    {
+        Wait(15, "a field for a file", () => Driver.FindElements(By.CssSelector("input[type=file]")).Count > 0);
+        Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
+    }
+
     /// <summary>Chooses from the list with this label.</summary>
     public void Choose(string label, string option) => Do($"choose '{option}'", () => Field(label).FindElements(By.TagName("option")).First(o => o.Text.Contains(option, StringComparison.Ordinal)).Click());
 
