@@ -46,9 +46,19 @@ install_web() {
   cp web/package-lock.json "$stamp"
 }
 
+# The core for the browser; it takes a minute and more to publish, so only when what it is made of has changed.
+build_tablet() {
+  if [ -f .build/tablet/made ] && [ -z "$(find src/ZeroDrift.Core src/ZeroDrift.Contract src/ZeroDrift.Tablet Directory.Build.props -newer .build/tablet/made -not -path '*/obj/*' -not -path '*/bin/*' -type f -print -quit)" ]; then return; fi
+  say "Building the core for the browser"
+  mkdir -p .build
+  rm -rf .build/tablet
+  dotnet publish src/ZeroDrift.Tablet -c Release -o .build/tablet --nologo -v quiet -p:RunAnalyzers=false >.build/tablet.log 2>&1 || { cat .build/tablet.log >&2; die "The core for the browser did not build."; }
+  touch .build/tablet/made
+}
+
 build_web() {
   install_web
-  if [ -f web/dist/index.html ] && [ -z "$(find web/src web/public web/index.html web/package-lock.json web/vite.config.ts -newer web/dist/index.html -print -quit)" ]; then return; fi
+  if [ -f web/dist/index.html ] && [ -z "$(find web/src web/public web/index.html web/package-lock.json web/vite.config.ts web/build .build/tablet/made -newer web/dist/index.html -print -quit)" ]; then return; fi
   say "Building the front end"
   (cd web && npm run --silent build >.build.log 2>&1) || { cat web/.build.log >&2; die "The front end did not build."; }
 }

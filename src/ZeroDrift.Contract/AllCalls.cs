@@ -1,4 +1,5 @@
 using ZeroDrift.Contract.Calls;
+using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Setting;
 
 namespace ZeroDrift.Contract;
@@ -30,6 +31,7 @@ public static class AllCalls
         Call.Of<ForecastRequest, ForecastResponse>("forecast", DriftCalls.Forecast),
         Call.Of<OutlookRequest, OutlookResponse>("outlook", OutlookCall.Outlook),
         Call.Of<HoursRequest, HoursResponse>("hours", HoursCalls.Hours),
+        Call.Of<FoldRequest, FoldResponse>("fold", FoldCall.Fold),
     ];
 
     /// <summary>The call of a name; null where there is none.</summary>

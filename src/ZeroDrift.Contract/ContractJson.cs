@@ -60,6 +60,8 @@ namespace ZeroDrift.Contract;
 [JsonSerializable(typeof(Problem))]
 [JsonSerializable(typeof(VisitRecord))]
 [JsonSerializable(typeof(ContextRecord))]
+[JsonSerializable(typeof(FoldRequest))]
+[JsonSerializable(typeof(FoldResponse))]
 [JsonSerializable(typeof(JsonObject))]
 public sealed partial class ContractJson : JsonSerializerContext
 {

@@ -15,6 +15,7 @@ using ZeroDrift.Server.Engines;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.Fleet;
 using ZeroDrift.Server.Hours;
+using ZeroDrift.Server.Https;
 using ZeroDrift.Server.Instruments;
 using ZeroDrift.Server.Logbook;
 using ZeroDrift.Server.OpenApi;
@@ -25,10 +26,10 @@ using ZeroDrift.Server.Plan;
 using ZeroDrift.Server.StandIns;
 using ZeroDrift.Server.Visits;
 
-// --data DIR --web DIR --port N [--host H] [--demo] [--fleet-size N --years N] [--rebuild]
+// --data DIR --web DIR --port N [--host H] [--https] [--demo] [--fleet-size N --years N] [--rebuild]
 // InvariantCulture throughout: a decimal point is a decimal point, wherever the server stands.
 // A bare flag would take the next word for its value.
-var builder = WebApplication.CreateBuilder([.. args.Select(arg => arg is "--demo" or "--rebuild" ? arg + "=true" : arg)]);
+var builder = WebApplication.CreateBuilder([.. args.Select(arg => arg is "--demo" or "--rebuild" or "--https" ? arg + "=true" : arg)]);
 var settings = StartSettings.Of(builder.Configuration);
 FolderLock folder;
 try
@@ -45,11 +46,13 @@ catch (StorageTrouble trouble)
 }
 
 builder.Host.UseSerilog((_, log) => log.MinimumLevel.Warning().MinimumLevel.Override("ZeroDrift", Serilog.Events.LogEventLevel.Information).WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture).WriteTo.File(Path.Combine(settings.Data, "log-.txt"), rollingInterval: RollingInterval.Day, retainedFileCountLimit: 14, formatProvider: System.Globalization.CultureInfo.InvariantCulture));
-if (settings.Port is { } port) builder.WebHost.UseUrls($"http://{settings.Host ?? "127.0.0.1"}:{port}");
+var root = settings.Https ? DepotRoot.Open(settings.Data, settings.Host, DateTimeOffset.UtcNow) : null;
+if (settings.Port is { } port && root is null) builder.WebHost.UseUrls($"http://{settings.Host ?? "127.0.0.1"}:{port}");
 builder.WebHost.ConfigureKestrel(kestrel =>
 {
     kestrel.AddServerHeader = false;
     kestrel.Limits.MaxRequestBodySize = 24 * 1024 * 1024;
+    if (root is not null) kestrel.ListenOn(settings, root);
 });
 
 builder.Services.AddSingleton(_ => folder);
@@ -94,6 +97,7 @@ app.UseRouting();
 
 app.MapOpenApi("/openapi/{documentName}.json");
 app.MapGet("/health", () => Results.Text("ready")).ExcludeFromDescription();
+app.MapInstall(settings, root);
 if (settings.Demo) app.MapStandIns();
 var api = app.MapGroup("/api");
 api.MapCalculators();

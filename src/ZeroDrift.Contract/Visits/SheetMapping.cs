@@ -15,7 +15,7 @@ public static class SheetMapping
 {
     public static SheetRecord Of(Visit visit, ContextRecord context)
     {
-        var before = visit.Corrections.Count > 0 ? Visit.From(visit.Context, visit.Entries.Where(e => e is not Core.Visits.Corrected)) : null;
+        var before = Uncorrected(visit);
         var points = visit.Points.Zip(visit.Work).Select(p => Point(visit, context, p.First, p.Second, before)).ToList();
         var order = visit.Context.Type.Order;
         return new SheetRecord
@@ -33,6 +33,7 @@ public static class SheetMapping
             SpecRevision = visit.Demands?.Revision,
             SpecSource = visit.Demands?.Source,
             ShownHours = visit.Opened!.ShownHours,
+            TotalHours = context.Meter is { } meter && visit.Opened.Date >= meter.Date ? visit.Opened.ShownHours + meter.OffsetHours : null,
             Tray = visit.Tray?.Blades ?? [],
             TrayUnit = WrittenFigure.Name(visit.Tray?.Unit ?? Core.Lengths.LengthUnit.Millimetre),
             TraySet = visit.Tray?.SetId,
@@ -41,6 +42,16 @@ public static class SheetMapping
             Points = points,
         };
     }
+
+    /// <summary>The line of one point, as it stands on the sheet.</summary>
+    /// <exception cref="BadInputException">The engine has no such point.</exception>
+    public static SheetPointRecord Line(Visit visit, ContextRecord context, string label)
+    {
+        var (view, work) = visit.Points.Zip(visit.Work).FirstOrDefault(p => p.First.Point == label);
+        return work is null ? throw new BadInputException("only", $"This engine has no point {label}.") : Point(visit, context, view, work, Uncorrected(visit));
+    }
+
+    private static Visit? Uncorrected(Visit visit) => visit.Corrections.Count > 0 ? Visit.From(visit.Context, visit.Entries.Where(e => e is not Core.Visits.Corrected)) : null;
 
     private static string? Because(Visit visit)
     {

@@ -110,7 +110,7 @@ public sealed record SheetRecord
     public string? SpecSource { get; init; }
     public double? ShownHours { get; init; }
 
-    /// <summary>Through meter changes; only the server knows all of them.</summary>
+    /// <summary>Through meter changes: those the context knew of; a server knows all of them.</summary>
     public double? TotalHours { get; init; }
     public required IReadOnlyList<string> Tray { get; init; }
     public required string TrayUnit { get; init; }

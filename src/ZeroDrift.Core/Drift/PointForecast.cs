@@ -1,4 +1,3 @@
-using MathNet.Numerics.Distributions;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 
@@ -38,16 +37,16 @@ public sealed record PointForecast(string Id, Clearance ClearanceMm, double Stan
     }
 
     /// <summary>Probability of standing below the window after <paramref name="hours"/> more.</summary>
-    public double Tight(double hours) => Normal.CDF(0, 1, (Window.MinMm - MeanMm(hours)) / SdMm(hours));
+    public double Tight(double hours) => StandardNormal.Below((Window.MinMm - MeanMm(hours)) / SdMm(hours));
 
     /// <summary>Probability of standing above it.</summary>
-    public double Loose(double hours) => Normal.CDF(0, 1, (MeanMm(hours) - Window.MaxMm) / SdMm(hours));
+    public double Loose(double hours) => StandardNormal.Below((MeanMm(hours) - Window.MaxMm) / SdMm(hours));
 
     /// <summary>Probability of standing outside the window.</summary>
     public double Out(double hours)
     {
         var (mean, sd) = (MeanMm(hours), SdMm(hours));
-        return Normal.CDF(0, 1, (Window.MinMm - mean) / sd) + Normal.CDF(0, 1, (mean - Window.MaxMm) / sd);
+        return StandardNormal.Below((Window.MinMm - mean) / sd) + StandardNormal.Below((mean - Window.MaxMm) / sd);
     }
 
     /// <summary>The likelier side after <paramref name="hours"/> more.</summary>

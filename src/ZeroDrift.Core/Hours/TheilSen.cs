@@ -19,14 +19,6 @@ public sealed record TheilSen(double Slope, double Low, double High)
                 if (points[k].X != points[i].X) slopes.Add((points[k].Y - points[i].Y) / (points[k].X - points[i].X));
         if (slopes.Count == 0) return null;
         slopes.Sort();
-        return new TheilSen(Quantile(slopes, 0.5), Quantile(slopes, 0.1), Quantile(slopes, 0.9));
-    }
-
-    private static double Quantile(List<double> sorted, double share)
-    {
-        var position = share * (sorted.Count - 1);
-        var below = (int)Math.Floor(position);
-        var above = Math.Min(below + 1, sorted.Count - 1);
-        return sorted[below] + (position - below) * (sorted[above] - sorted[below]);
+        return new TheilSen(Quantile.Of(slopes, 0.5), Quantile.Of(slopes, 0.1), Quantile.Of(slopes, 0.9));
     }
 }

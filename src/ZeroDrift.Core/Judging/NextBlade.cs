@@ -1,4 +1,3 @@
-using MathNet.Numerics.Distributions;
 using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Core.Judging;
@@ -39,7 +38,7 @@ public static class NextBlade
     private static double[] Mass(double?[] edges, Window window, (double Mm, double SdMm)? prior)
     {
         Func<double, double> below = prior is { } p
-            ? x => Normal.CDF(p.Mm, Math.Max(p.SdMm, 1e-4), x)
+            ? x => StandardNormal.Below((x - p.Mm) / Math.Max(p.SdMm, 1e-4))
             : x => Math.Clamp(x / (2 * window.MaxMm), 0, 1);
         var mass = new double[edges.Length - 1];
         for (var i = 0; i < mass.Length; i++)

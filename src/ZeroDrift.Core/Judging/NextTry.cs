@@ -1,4 +1,3 @@
-using MathNet.Numerics.Distributions;
 using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Core.Judging;
@@ -94,7 +93,7 @@ public static class NextTry
     {
         var top = reading.UpperMm?.Millimetres ?? Math.Max(2 * (gap?.Window.MaxMm ?? possible[^1].SumMm), (reading.LowerMm?.Millimetres ?? 0) + 0.1);
         var low = reading.LowerMm?.Millimetres ?? 0;
-        Func<double, double> below = prior is { } p ? mm => Normal.CDF(p.Mm, Math.Max(p.SdMm, 1e-4), mm) : mm => Math.Clamp(mm / Math.Max(top, 1e-6), 0, 1);
+        Func<double, double> below = prior is { } p ? mm => StandardNormal.Below((mm - p.Mm) / Math.Max(p.SdMm, 1e-4)) : mm => Math.Clamp(mm / Math.Max(top, 1e-6), 0, 1);
         var (from, to) = (below(low), reading.UpperMm is { } high ? below(high) : Math.Max(below(top), below(low)));
         var half = to - from > 1e-9 ? (Func<double, double>)(mm => Math.Abs((below(mm) - from) / (to - from) - 0.5)) : mm => Math.Abs((mm - low) / Math.Max(top - low, 1e-9) - 0.5);
         // A stack is more trouble than a blade: it has to halve better by a tenth.

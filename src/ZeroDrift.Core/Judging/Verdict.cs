@@ -1,4 +1,3 @@
-using MathNet.Numerics.Distributions;
 using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Core.Judging;
@@ -74,6 +73,6 @@ public sealed record Verdict(VerdictState State, double? PTight, double? PLoose,
         if (known.StandardUncertaintyMm is not { } u)
             throw new BadInputException("standardUncertaintyMm", "Say how sure the figure is: its standard uncertainty in mm, such as 0.005.");
         Require.Uncertainty(u, "standardUncertaintyMm");
-        return (Normal.CDF(0, 1, (window.MinMm - x) / u), Normal.CDF(0, 1, (x - window.MaxMm) / u));
+        return (StandardNormal.Below((window.MinMm - x) / u), StandardNormal.Below((x - window.MaxMm) / u));
     }
 }

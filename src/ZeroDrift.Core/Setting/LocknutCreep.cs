@@ -29,5 +29,5 @@ public sealed record LocknutCreep(double CreepMm, int Pairs)
     public Clearance AimBeforeLock(Clearance targetMm) => Clearance.Near(targetMm - CreepMm);
 
     private static LocknutCreep? Of(double[] creeps) =>
-        creeps.Length < FewestPairs ? null : new LocknutCreep(MathNet.Numerics.Statistics.Statistics.Median(creeps), creeps.Length);
+        creeps.Length < FewestPairs ? null : new LocknutCreep(Quantile.Of([.. creeps.Order()], 0.5), creeps.Length);
 }

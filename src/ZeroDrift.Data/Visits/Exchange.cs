@@ -4,7 +4,6 @@ using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Contract.Visits;
-using ZeroDrift.Core;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
@@ -71,25 +70,13 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         public List<EntryRow> Added { get; } = [];
         public List<Entry> Taken { get; } = [];
         public List<RefusedEntryRow> Refused { get; } = [];
-
-        /// <summary>Refused in this exchange: what names one of these rests on it.</summary>
-        public HashSet<Guid> RefusedIds { get; } = [];
-        public HashSet<Guid> RefusedReadings { get; } = [];
+        public EntryIntake Intake { get; } = new();
     }
 
     private async Task<EntryOutcome> OneAsync(Run run, SentEntry sent)
     {
-        Entry entry;
-        try
-        {
-            entry = EntryReader.Read(sent.Json);
-        }
-        catch (BadInputException bad)
-        {
-            if (sent.Json.TryGetProperty("reading", out var reading) && reading.ValueKind == JsonValueKind.String && Guid.TryParse(reading.GetString(), out var id)) run.RefusedReadings.Add(id);
-            return Refuse(run, sent, new Refusal(RefusalCode.Malformed) { Field = bad.Field, Detail = bad.Message });
-        }
-        if (RestsOnRefused(run, entry)) return Refuse(run, sent, new Refusal(RefusalCode.RestsOn));
+        var (entry, wrong) = run.Intake.Read(sent.Json, run.Visit);
+        if (entry is null) return Refuse(run, sent, wrong!);
         if (run.Visit is null)
         {
             if (entry is not Opened opened) return Refuse(run, sent, new Refusal(RefusalCode.NotOpened));
@@ -97,34 +84,24 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         }
         if (entry is Corrected { Fields: { } fields } && (fields.ShownHours is not null || fields.Date is not null) && run.Visit!.Opened is { ShownHours: { } shows } was && await MisfitAsync(was.EngineId, fields.Date ?? was.Date, fields.ShownHours ?? shows, run.VisitId) is { } misfit)
             return Refuse(run, sent, misfit);
-        var result = run.Visit!.Take(entry, run.People.Contains);
+        var result = run.Intake.Take(run.Visit!, entry, run.People.Contains);
         if (result.Refusal is { } refusal)
         {
-            if (entry is FigureEntry figure) run.RefusedReadings.Add(figure.Reading);
             if (refusal.Code == RefusalCode.EngineOpen) refusal = refusal with { VisitId = run.VisitId };
             // A visit whose opening was refused was never there.
-            if (run.Visit.Opened is null) (run.Row, run.Visit, run.Context) = (null, null, null);
+            if (run.Visit!.Opened is null) (run.Row, run.Visit, run.Context) = (null, null, null);
             return Refuse(run, sent, refusal);
         }
-        var row = new EntryRow { VisitKey = run.Row!.Key, Sequence = run.Visit.Entries.Count, Id = sent.Id, Content = Content(sent.Json), ReceivedAt = now };
+        var row = new EntryRow { VisitKey = run.Row!.Key, Sequence = run.Visit!.Entries.Count, Id = sent.Id, Content = Content(sent.Json), ReceivedAt = now };
         run.Added.Add(row);
         run.Taken.Add(entry);
         return new EntryOutcome(sent.Id, result.Taking == Taking.Late ? "late" : "taken", row.Sequence, null);
     }
 
-    private static bool RestsOnRefused(Run run, Entry entry) => entry switch
-    {
-        Undone e => run.RefusedIds.Contains(e.Target),
-        Corrected e => run.RefusedIds.Contains(e.Target),
-        Admitted e => e.Targets.Any(run.RefusedIds.Contains),
-        Kept e => run.RefusedReadings.Contains(e.Reading) && run.Visit?.Work.Any(p => p.Readings.Any(r => r.Id == e.Reading)) != true,
-        _ => false,
-    };
-
     private EntryOutcome Refuse(Run run, SentEntry sent, Refusal refusal)
     {
         var problem = refusal.Problem();
-        run.RefusedIds.Add(sent.Id);
+        run.Intake.Refuse(sent.Id);
         run.Refused.RemoveAll(r => r.Id == sent.Id);
         run.Refused.Add(new RefusedEntryRow { VisitId = run.VisitId, Id = sent.Id, Code = refusal.Code, Sentence = problem.Detail, Content = Content(sent.Json), ReceivedAt = now });
         return new EntryOutcome(sent.Id, "refused", null, problem);

@@ -71,6 +71,7 @@ export const queries = {
   instruments: () => queryOptions({ queryKey: ['instruments'], queryFn: () => answer(api.GET('/api/instruments')) }),
   sites: () => queryOptions({ queryKey: ['sites'], queryFn: () => answer(api.GET('/api/sites')) }),
   machines: () => queryOptions({ queryKey: ['machines'], queryFn: () => answer(api.GET('/api/machines')) }),
+  install: () => queryOptions({ queryKey: ['install'], queryFn: () => answer(api.GET('/api/install')) }),
   openVisits: () =>
     queryOptions({
       queryKey: ['visits', 'open'],

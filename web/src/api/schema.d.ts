@@ -4,6 +4,39 @@
  */
 
 export interface paths {
+    "/api/install": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-install"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/install/qr.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An address of this server as a QR code; of nothing else. */
+        get: operations["get-install-qr"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/turning-plan": {
         parameters: {
             query?: never;
@@ -334,6 +367,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["calc-hours"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/fold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calc-fold"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2628,6 +2677,25 @@ export interface components {
             /** Format: int32 */
             unknown: number;
         };
+        /** @description A visit to be folded: its context, what the server has of it by sequence, and what this device has not sent yet. */
+        FoldRequest: {
+            /** Format: uuid */
+            visitId: string;
+            contextId?: null | string;
+            context?: null | components["schemas"]["ContextRecord"];
+            /** @description As the server gave them, with their sequence: taken once, and not judged again. */
+            entries?: unknown[];
+            /** @description In the order they were made; the server may judge them anew when they arrive. */
+            unsent?: unknown[];
+            /** @description Only the line of this point is asked for, the rest of the sheet is not drawn up: what a tap needs at once. */
+            only?: null | string;
+        };
+        /** @description The visit as it stands with all of that, or null where it is not opened; or the one line that was asked for. */
+        FoldResponse: {
+            visit: null | components["schemas"]["VisitRecord"];
+            outcomes: components["schemas"]["UnsentOutcome"][];
+            line?: null | components["schemas"]["SheetPointRecord"];
+        };
         ForecastPointRequest: {
             id?: null | string;
             /** Format: double */
@@ -2883,6 +2951,17 @@ export interface components {
             earliestDate: null | string;
             /** Format: date */
             latestDate: null | string;
+        };
+        /** @description How a tablet comes to trust this server. */
+        InstallResponse: {
+            /** @description Whether this server serves HTTPS; without it nothing can be taken along. */
+            https: boolean;
+            /** @description Where a tablet reaches it, the likeliest first; secure where it serves HTTPS. */
+            addresses: string[];
+            /** @description Where a tablet fetches the root certificate, in the same order. */
+            certificateAddresses: string[];
+            /** @description SHA-256 of the root certificate. */
+            fingerprint: null | string;
         };
         /**
          * @description What is measured with and checked from time to time.
@@ -4191,7 +4270,7 @@ export interface components {
             shownHours?: null | number;
             /**
              * Format: double
-             * @description Through meter changes; only the server knows all of them.
+             * @description Through meter changes: those the context knew of; a server knows all of them.
              */
             totalHours?: null | number;
             tray: string[];
@@ -4567,6 +4646,13 @@ export interface components {
             job: string;
             reason: string;
         };
+        /** @description What becomes of one unsent entry, as far as this device can tell. */
+        UnsentOutcome: {
+            /** Format: uuid */
+            id: string;
+            outcome: string;
+            problem: null | components["schemas"]["Problem"];
+        };
         /** @description The rate of a kind of valve over the engines of one use: a random-effects mean of the engines' own. */
         UseRate: {
             machine: components["schemas"]["MachineKind"];
@@ -4777,6 +4863,57 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    "get-install": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstallResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-install-qr": {
+        parameters: {
+            query?: {
+                text?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "calc-turning-plan": {
         parameters: {
             query?: never;
@@ -5637,6 +5774,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HoursResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-fold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoldRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoldResponse"];
                 };
             };
             /** @description Bad Request */

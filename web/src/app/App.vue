@@ -1,27 +1,38 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, watchEffect } from 'vue'
-import { useRoute } from 'vue-router'
-import { startSending } from '../offline/sender'
+import { useRoute, useRouter } from 'vue-router'
 import { usePreferences } from '../shared/preferences'
 import { useEver } from '../shared/loaded/useEver'
 import KeysDialog from './KeysDialog.vue'
 import Places from './Places.vue'
 import { bringEveryPage } from './router'
-import ServerGone from './ServerGone.vue'
 import Toasts from './Toasts.vue'
+import { offerUpdates } from './updates'
 
 const route = useRoute()
+const router = useRouter()
 const client = useQueryClient()
 const preferences = usePreferences()
 watchEffect(() => document.documentElement.setAttribute('data-bs-theme', preferences.theme))
 const keys = ref(false)
-let stop = () => {}
+let stop: (() => void)[] = []
 onMounted(() => {
-  stop = startSending(client)
   bringEveryPage()
+  void offerUpdates(router)
+  void goOffline()
 })
-onBeforeUnmount(() => stop())
+onBeforeUnmount(() => stop.forEach((s) => s()))
+
+/** What waits is sent and what was taken along is followed from the first moment on, and held up nothing that is shown before. */
+async function goOffline() {
+  const [{ startSending }, { followTaken }] = await Promise.all([
+    import('../offline/sender'),
+    import('../offline/taken'),
+  ])
+  stop = [startSending(client), followTaken()]
+}
+const WaitsBanner = defineAsyncComponent(() => import('./WaitsBanner.vue'))
 
 // Only a phone needs the drawer; nobody else loads it.
 const PlacesDrawer = defineAsyncComponent(() => import('./PlacesDrawer.vue'))
@@ -61,7 +72,7 @@ const wentOnce = useEver(() => going.value)
       <RouterLink to="/help" class="mark" aria-label="Help and glossary">?</RouterLink>
     </div>
   </header>
-  <ServerGone />
+  <WaitsBanner />
   <div id="main">
     <RouterView />
   </div>

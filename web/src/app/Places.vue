@@ -13,6 +13,7 @@ const places = [
   { to: '/book', text: 'Book', names: ['book', 'new-type'] },
   { to: '/pocket', text: 'Pocket', names: ['pocket'] },
   { to: '/logbook', text: 'Logbook', names: ['logbook'] },
+  { to: '/this-tablet', text: 'This tablet', names: ['this-tablet', 'install'] },
   { to: '/settings', text: 'Settings', names: ['settings', 'hand'] },
 ]
 </script>

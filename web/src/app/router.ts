@@ -110,6 +110,18 @@ export const router = createRouter({
       meta: { title: 'New engine type' },
     },
     {
+      path: '/this-tablet',
+      name: 'this-tablet',
+      component: () => import('../features/tablet/TabletPage.vue'),
+      meta: { title: 'This tablet' },
+    },
+    {
+      path: '/install',
+      name: 'install',
+      component: () => import('../features/tablet/InstallPage.vue'),
+      meta: { title: 'On another tablet' },
+    },
+    {
       path: '/pocket/:tool?',
       name: 'pocket',
       component: () => import('../features/pocket/PocketPage.vue'),

@@ -1,5 +1,6 @@
 import { answer, api } from '../api/client'
 import type { paths } from '../api/schema'
+import { askTablet } from './tablet'
 
 type CalcPath = Extract<keyof paths, `/api/calc/${string}`>
 type NameOf<P> = P extends `/api/calc/${infer Name}` ? Name : never
@@ -13,11 +14,15 @@ export type CallRequest<Name extends CallName> = JsonOf<NonNullable<Post<Name>['
 export type CallAnswer<Name extends CallName> = JsonOf<Post<Name>['responses'][200]>
 
 /**
- * The one door to computation: the rules live in the core, and nothing on this side works any of them out.
+ * The one door to computation: the rules live in the core, and nothing on this side works any of them out. The core answers on this device, with
+ * the server or without; only a schedule needs what the server has.
  *
- *     const { turns } = await call('screw-turn', { measuredMm: 0.31, targetMm: 0.4, pitchMm: 1 })
+ *     const { turns } = await call('screw', { measuredMm: 0.31, targetMm: 0.4, pitchMm: 1 })
  */
 export function call<Name extends CallName>(name: Name, request: CallRequest<Name>): Promise<CallAnswer<Name>> {
-  const post = api.POST as (path: string, init: { body: unknown }) => Parameters<typeof answer<CallAnswer<Name>>>[0]
-  return answer(post(`/api/calc/${name}`, { body: request }))
+  return name === 'schedule'
+    ? (answer(api.POST('/api/calc/schedule', { body: request as CallRequest<'schedule'> })) as Promise<
+        CallAnswer<Name>
+      >)
+    : askTablet(name, request)
 }

@@ -1,33 +1,50 @@
-import { answer, api, Refusal, type Schemas } from '../api/client'
-import type { Entry, WrittenEntry } from './entries'
-import { written } from './outbox'
+import type { Schemas } from '../api/client'
+import type { WrittenEntry } from './entries'
+import type { Problem, ServerEntry } from './store'
+
+/** The server answered, but not with what was asked for. */
+export class Answered extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
+    super(String(problem.detail ?? `The server answered ${status}.`))
+  }
+}
+
+/** A plain request, the same from a page and from the service worker. Throws `Answered`, or a TypeError where nobody answers. */
+async function ask<T>(path: string, body?: unknown): Promise<T> {
+  const response = await fetch(path, {
+    ...(body === undefined
+      ? {}
+      : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    signal: AbortSignal.timeout(30_000),
+  })
+  // Something between here and the server may answer in its place.
+  const isJson = response.headers.get('content-type')?.includes('json')
+  const json: unknown = isJson ? await response.json() : {}
+  if (!response.ok) throw new Answered(response.status, json as Problem)
+  if (!isJson) throw new TypeError('not the server')
+  return json as T
+}
 
 /** Sends entries to a visit; the same entry sent twice does no harm. */
-export function exchange(visitId: string, entries: WrittenEntry[]): Promise<Schemas['ExchangeResponse']> {
-  return answer(
-    api.POST('/api/visits/{visitId}/entries', {
-      params: { path: { visitId } },
-      body: { after: 0, entries: entries as unknown as Schemas['JsonObject'][] },
-    }),
-  )
-}
+export const exchange = (visitId: string, after: number, entries: WrittenEntry[]) =>
+  ask<Omit<Schemas['ExchangeResponse'], 'entries'> & { entries: ServerEntry[] }>(`/api/visits/${visitId}/entries`, {
+    after,
+    entries,
+  })
 
-/** A problem document as an error whose sentence and fields a form can show. */
-export function refusalOf(problem: Record<string, unknown>): Refusal {
-  return new Refusal(
-    String(problem.detail ?? ''),
-    Number(problem.status ?? 422),
-    (problem.errors as Record<string, string[]>) ?? {},
-    problem,
-  )
-}
+/** A visit's entries after a sequence. */
+export const entriesAfter = async (visitId: string, after: number): Promise<ServerEntry[]> =>
+  (await ask<{ entries: ServerEntry[] }>(`/api/visits/${visitId}/entries?after=${after}`)).entries
 
-/** Sends entries at once, outside the outbox: from a form that says what came of it. Throws the first refusal. */
-export async function sendNow(visitId: string, entries: Entry[], by: string): Promise<WrittenEntry[]> {
-  const lines = entries.map((e) => written(e, by))
-  const { outcomes } = await exchange(visitId, lines)
-  for (const outcome of outcomes)
-    if (outcome.outcome === 'refused' && outcome.problem)
-      throw refusalOf(outcome.problem as unknown as Record<string, unknown>)
-  return lines
-}
+/** A visit with its context. */
+export const wholeVisit = (visitId: string) => ask<Schemas['VisitRecord']>(`/api/visits/${visitId}`)
+
+/** All that a visit of an engine will rest on. */
+export const takeAlong = (engineId: string) => ask<Schemas['TakeAlongResponse']>(`/api/engines/${engineId}/take-along`)
+
+/** The open visits of an engine. */
+export const openVisitsOf = async (engineId: string) =>
+  (await ask<Schemas['VisitListResponse']>(`/api/visits?open=true&engineId=${engineId}`)).visits

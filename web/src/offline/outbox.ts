@@ -1,102 +1,76 @@
-import { shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { newId } from '../api/newId'
+import { deviceName } from './device'
 import type { Entry, WrittenEntry } from './entries'
+import { hear, tell } from './news'
+import { store, type OutboxRow } from './store'
 
-/** An entry that waits to be sent, with the visit it belongs to. */
-export interface Waiting {
-  visitId: string
-  entry: WrittenEntry
-}
+/** Everything written down on this device that the server has not answered for, whichever tab wrote it; oldest first. */
+export const outbox = shallowRef<OutboxRow[]>([])
 
-/** What a rule refused: the entry, and the server's problem. Kept until somebody has seen it. */
-export interface Refused extends Waiting {
-  problem: Record<string, unknown>
-}
+/** What this device could not write down, its storage being full or broken: it is held by this page alone, and tried again. */
+export const unwritten = shallowRef<{ visitId: string; entry: WrittenEntry }[]>([])
 
-const entryPrefix = 'zd-entry:'
-const refusedPrefix = 'zd-refused:'
-
-/** All that waits on this machine, whichever tab or screen wrote it down; oldest first. */
-export const waiting = shallowRef<Waiting[]>([])
-
-/** All that was refused and not yet put away. */
-export const refused = shallowRef<Refused[]>([])
-
-/** A short name of this device, the same for as long as it keeps its storage. */
-export function deviceName(): string {
-  const known = localStorage.getItem('zd-device')
-  if (known) return known
-  const made = `web ${newId().slice(-4)}`
-  localStorage.setItem('zd-device', made)
-  return made
-}
+export const waiting = computed(() => outbox.value.filter((row) => !row.refused))
+export const refused = computed(() => outbox.value.filter((row) => row.refused))
 
 /** An entry with all that goes with it. */
-export function written(entry: Entry, by: string): WrittenEntry {
-  return { ...entry, id: newId(), at: new Date().toISOString(), by, device: deviceName() } as WrittenEntry
+export const written = (entry: Entry, by: string): WrittenEntry =>
+  ({ ...entry, id: newId(), at: new Date().toISOString(), by, device: deviceName() }) as WrittenEntry
+
+/** Writes entries down on this device before anything else happens, all or none, in their order. What the device cannot keep is kept by the page. */
+export async function writeDown(visitId: string, entries: Entry[], by: string): Promise<WrittenEntry[]> {
+  const lines = entries.map((entry) => written(entry, by))
+  await keep(lines.map((entry) => ({ visitId, entry })))
+  return lines
 }
 
-/** Writes an entry down on this machine before anything else happens. Each has its own place, so that two tabs never write over each other. */
-export function writeDown(visitId: string, entry: Entry, by: string): WrittenEntry {
-  const line = written(entry, by)
-  localStorage.setItem(`${entryPrefix}${visitId}:${line.id}`, JSON.stringify(line))
-  look()
-  return line
+async function keep(lines: { visitId: string; entry: WrittenEntry }[]): Promise<void> {
+  try {
+    // Strict: it is on the disk before the next tap, also where the battery ends here.
+    const tx = (await store()).transaction('outbox', 'readwrite', { durability: 'strict' })
+    for (const line of lines) void tx.store.add(line as OutboxRow)
+    await tx.done
+    await look()
+    for (const visitId of new Set(lines.map((l) => l.visitId))) tell({ visitId })
+  } catch {
+    unwritten.value = [...unwritten.value, ...lines]
+    for (const visitId of new Set(lines.map((l) => l.visitId))) tell({ visitId })
+  }
 }
 
-/** It arrived: it waits no more. */
-export function arrived(visitId: string, ids: string[]): void {
-  for (const id of ids) localStorage.removeItem(`${entryPrefix}${visitId}:${id}`)
-  look()
+/** Tries again to write down what could not be. */
+export async function writeAgain(): Promise<void> {
+  const lines = unwritten.value
+  if (lines.length === 0) return
+  unwritten.value = []
+  await keep(lines)
 }
 
-/** A rule refused it: it waits no more, and what was said stays in sight. */
-export function refuse(visitId: string, entry: WrittenEntry, problem: Record<string, unknown>): void {
-  localStorage.setItem(`${refusedPrefix}${visitId}:${entry.id}`, JSON.stringify({ entry, problem }))
-  look()
-}
+/** What waits of one visit, in the order it was made. */
+export const unsentOf = (visitId: string): WrittenEntry[] => [
+  ...waiting.value.filter((row) => row.visitId === visitId).map((row) => row.entry),
+  ...unwritten.value.filter((line) => line.visitId === visitId).map((line) => line.entry),
+]
 
-/** The refusals of a visit were seen. */
-export function putAway(visitId: string): void {
-  for (const r of refused.value)
-    if (r.visitId === visitId) localStorage.removeItem(`${refusedPrefix}${visitId}:${r.entry.id}`)
-  look()
+/** The refusals of a visit were seen; the server keeps them with its record. */
+export async function putAway(visitId: string): Promise<void> {
+  const seen = refused.value.filter((row) => row.visitId === visitId)
+  if (seen.length === 0) return
+  const tx = (await store()).transaction('outbox', 'readwrite')
+  for (const row of seen) void tx.store.delete(row.n)
+  await tx.done
+  await look()
+  tell({ visitId })
 }
 
 /** Reads again what is written down: another tab may have added to it or sent it. */
-export function look(): void {
-  const lines: Waiting[] = []
-  const no: Refused[] = []
-  for (let i = 0; i < localStorage.length; i++) {
-    const name = localStorage.key(i) ?? ''
-    if (name.startsWith(entryPrefix)) {
-      const entry = read<WrittenEntry>(name)
-      if (entry?.id) lines.push({ visitId: name.slice(entryPrefix.length).split(':')[0]!, entry })
-    } else if (name.startsWith(refusedPrefix)) {
-      const known = read<{ entry: WrittenEntry; problem: Record<string, unknown> }>(name)
-      if (known?.entry) no.push({ visitId: name.slice(refusedPrefix.length).split(':')[0]!, ...known })
-    }
-  }
-  // Identifiers are ordered by time; those of one millisecond keep their order by the clock that made them.
-  const byId = (a: Waiting, b: Waiting) => (a.entry.id < b.entry.id ? -1 : 1)
-  waiting.value = lines.sort(byId)
-  refused.value = no.sort(byId)
+export async function look(): Promise<void> {
+  outbox.value = await (await store()).getAll('outbox')
 }
 
-/** Follows what other tabs write down and send. */
-export function followTabs(): () => void {
-  const heard = (event: StorageEvent) => {
-    if (!event.key || event.key.startsWith(entryPrefix) || event.key.startsWith(refusedPrefix)) look()
-  }
-  window.addEventListener('storage', heard)
-  look()
-  return () => window.removeEventListener('storage', heard)
-}
-
-function read<T>(name: string): T | null {
-  try {
-    return JSON.parse(localStorage.getItem(name) ?? 'null') as T | null
-  } catch {
-    return null
-  }
+/** Follows what other tabs and the service worker write down and send. */
+export function followOutbox(): () => void {
+  void look().catch(() => undefined)
+  return hear(() => void look().catch(() => undefined))
 }

@@ -1,94 +1,124 @@
 import type { QueryClient } from '@tanstack/vue-query'
-import { ref, watch } from 'vue'
-import { Refusal } from '../api/client'
-import { queries } from '../api/queries'
-import { exchange } from './exchange'
-import { arrived, followTabs, look, refuse, waiting } from './outbox'
+import { ref } from 'vue'
+import { goneSince } from '../api/reach'
+import { moveFirstOutbox } from './firstOutbox'
+import { hear } from './news'
+import { onlyOne } from './onlyOne'
+import { followOutbox, outbox, unwritten, writeAgain } from './outbox'
+import { sendVisit, visitsToSend, type Sent } from './sendOutbox'
 
-const batchSize = 400
-const retryAfter = 2_000
+const firstPause = 2_000
+const longestPause = 60_000
 
-/** Whether what waits is on its way, or cannot be taken just now. */
+/** Whether what waits cannot go just now. */
 export const isHeld = ref(false)
-/** Why it is held, where the server said so. */
-export const heldBecause = ref<Refusal | null>(null)
 
-let sending = false
+/** What a sent visit makes stale. */
+const afterEntries = [['visit'], ['visits'], ['yard'], ['engine']]
+
+const pauses = new Map<string, { until: number; tries: number }>()
 let timer: ReturnType<typeof setTimeout> | undefined
+let turning = false
+let again = false
+let told: QueryClient | null = null
 
 /**
- * The one sender of the application: whatever any screen or tab wrote down goes, visit by visit, in the order it was made; what cannot go waits
- * and is tried again. One tab sends at a time where the browser can tell them apart; twice sent does no harm either way.
+ * The one sender of the application: whatever any screen or tab wrote down goes, visit by visit, in the order it was made. What cannot go waits
+ * and is tried again with growing pauses, and holds up no other visit. One tab sends at a time.
  *
  *     onMounted(() => startSending(queryClient))
  */
 export function startSending(client: QueryClient): () => void {
-  const forget = followTabs()
-  const stop = watch(waiting, (lines) => lines.length > 0 && void turn(client), { immediate: true })
+  told = client
+  const forget = followOutbox()
+  const deaf = hear(() => void turn())
+  const online = () => sendNow()
+  window.addEventListener('online', online)
+  // A page that comes back from the background has been asleep.
+  document.addEventListener('visibilitychange', online)
+  void moveFirstOutbox()
+    .catch(() => undefined)
+    .then(() => turn())
   return () => {
     forget()
-    stop()
+    deaf()
+    window.removeEventListener('online', online)
+    document.removeEventListener('visibilitychange', online)
     clearTimeout(timer)
   }
 }
 
-async function turn(client: QueryClient): Promise<void> {
-  if (sending) return
-  sending = true
+/** Tries everything at once, whatever pause was on: the server is back, or somebody asked. */
+export function sendNow(): void {
+  pauses.clear()
+  void turn()
+}
+
+/** Sends one visit now and tells what came of it, for a form that waits. Where another tab sends, it has gone by the time that tab is done. */
+export async function sendThis(visitId: string): Promise<Sent> {
+  for (let tries = 0; tries < 100; tries++) {
+    const sent = await onlyOne('send', () => sendVisit(visitId))
+    if (sent !== undefined) return heard(visitId, sent)
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  return 'later'
+}
+
+async function turn(): Promise<void> {
+  if (turning) {
+    again = true
+    return
+  }
+  turning = true
   try {
-    const locks = navigator.locks as LockManager | undefined
-    const all = locks
-      ? await locks.request('zd-send', { ifAvailable: true }, (lock) => (lock ? sendAll(client) : false))
-      : await sendAll(client)
-    if (!all) again(client)
+    await writeAgain()
+    do {
+      again = false
+      await onlyOne('send', sendAll)
+    } while (again)
+  } catch {
+    // A store that cannot be read now is read at the next turn.
   } finally {
-    sending = false
+    turning = false
+    wait()
   }
 }
 
-/** Whether all that waited has gone. */
-async function sendAll(client: QueryClient): Promise<boolean> {
-  look()
-  let all = true
-  for (const visitId of new Set(waiting.value.map((w) => w.visitId))) {
-    // What one visit cannot send holds up no other.
-    for (;;) {
-      const batch = waiting.value
-        .filter((w) => w.visitId === visitId)
-        .slice(0, batchSize)
-        .map((w) => w.entry)
-      if (batch.length === 0) break
-      try {
-        const { outcomes } = await exchange(visitId, batch)
-        ;[isHeld.value, heldBecause.value] = [false, null]
-        for (const outcome of outcomes) {
-          const entry = batch.find((e) => e.id === outcome.id)
-          if (entry && outcome.outcome === 'refused' && outcome.problem)
-            refuse(visitId, entry, outcome.problem as unknown as Record<string, unknown>)
-        }
-        // The view comes before the entries go from here: nothing flickers away between the two.
-        await client.fetchQuery({ ...queries.visit(visitId), staleTime: 0 }).catch(() => undefined)
-        arrived(
-          visitId,
-          outcomes.map((o) => o.id),
-        )
-        if (outcomes.length === 0) return false
-      } catch (caught) {
-        // Whatever keeps the whole batch from being taken, it stays written down here: nobody's figure is thrown away.
-        isHeld.value = true
-        heldBecause.value = caught instanceof Refusal ? caught : null
-        all = false
-        break
-      }
-    }
+async function sendAll(): Promise<void> {
+  for (const visitId of await visitsToSend()) {
+    if ((pauses.get(visitId)?.until ?? 0) > Date.now()) continue
+    if ((await sendVisit(visitId).then((sent) => heard(visitId, sent))) === 'gone') return
   }
-  return all
 }
 
-function again(client: QueryClient): void {
+function heard(visitId: string, sent: Sent): Sent {
+  if (sent === 'gone') goneSince.value ??= Date.now()
+  else goneSince.value = null
+  isHeld.value = sent === 'gone' || sent === 'later'
+  if (isHeld.value) {
+    const tries = (pauses.get(visitId)?.tries ?? 0) + 1
+    pauses.set(visitId, { tries, until: Date.now() + Math.min(firstPause * 2 ** (tries - 1), longestPause) })
+  } else {
+    pauses.delete(visitId)
+    if (sent === 'sent') for (const queryKey of afterEntries) void told?.invalidateQueries({ queryKey })
+  }
+  return sent
+}
+
+/** The next look: at the end of the shortest pause, or soon where another tab sends or the device could not write. */
+function wait(): void {
   clearTimeout(timer)
-  timer = setTimeout(() => {
-    look()
-    if (waiting.value.length > 0) void turn(client)
-  }, retryAfter)
+  const waits = new Set(outbox.value.filter((row) => !row.refused).map((row) => row.visitId))
+  if (waits.size === 0 && unwritten.value.length === 0) return
+  void askForSync()
+  const next = Math.min(...[...waits].map((id) => (pauses.get(id)?.until ?? 0) - Date.now()), longestPause)
+  timer = setTimeout(() => void turn(), Math.max(next, firstPause))
+}
+
+/** Where the browser can, it sends by itself once there is a network, also when the page is closed. */
+async function askForSync(): Promise<void> {
+  const workers = navigator.serviceWorker as ServiceWorkerContainer | undefined
+  const registration = (await workers?.getRegistration()) as
+    (ServiceWorkerRegistration & { sync?: { register: (tag: string) => Promise<void> } }) | undefined
+  await registration?.sync?.register('zd-send').catch(() => undefined)
 }

@@ -1,9 +1,14 @@
 import { useMutation, useQueryClient } from '@tanstack/vue-query'
-import type { Entry } from './entries'
-import { sendNow } from './exchange'
+import { throwAway } from './decide'
+import type { Entry, WrittenEntry } from './entries'
+import { look, putAway, refused, writeDown } from './outbox'
+import { refusalOf } from './refusal'
+import { sendThis } from './sender'
+import { store } from './store'
 
 /**
- * Entries sent at once from a form: to open a visit, to correct, to answer after signing. Makes stale what rests on the visit.
+ * Entries said from a form: to open a visit, to correct, to answer after signing. Written down first, then sent; without the server they wait like
+ * any others. A refusal goes to the form, which still has what was typed.
  *
  *     const send = useSend()
  *     await send.mutateAsync({ visitId, entries: [{ kind: 'signed' }], by: person })
@@ -12,10 +17,30 @@ export function useSend() {
   const client = useQueryClient()
   return useMutation({
     networkMode: 'always' as const,
-    mutationFn: ({ visitId, entries, by }: { visitId: string; entries: Entry[]; by: string }) =>
-      sendNow(visitId, entries, by),
-    onSuccess: async (_, { visitId }) => {
-      const stale = [['visit', visitId], ['visits'], ['yard'], ['engine'], ['drift'], ['instruments'], ['people']]
+    mutationFn: async ({
+      visitId,
+      entries,
+      by,
+    }: {
+      visitId: string
+      entries: Entry[]
+      by: string
+    }): Promise<WrittenEntry[]> => {
+      const lines = await writeDown(visitId, entries, by)
+      const sent = await sendThis(visitId)
+      await look()
+      if (sent === 'held') {
+        const problem = (await (await store()).get('visits', visitId))?.held ?? {}
+        if (lines.some((line) => line.kind === 'opened')) await throwAway(visitId)
+        throw refusalOf(problem)
+      }
+      const no = refused.value.find((row) => lines.some((line) => line.id === row.entry.id))
+      if (!no) return lines
+      await putAway(visitId)
+      throw refusalOf(no.refused!)
+    },
+    onSuccess: async () => {
+      const stale = [['visit'], ['visits'], ['yard'], ['engine'], ['drift'], ['instruments'], ['people']]
       await Promise.all(stale.map((queryKey) => client.invalidateQueries({ queryKey })))
     },
   })

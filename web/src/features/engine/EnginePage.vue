@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { queries } from '../../api/queries'
+import { waiting } from '../../offline/outbox'
 import { useAddressed } from '../../shared/address/useAddressed'
 import { useTitle } from '../../shared/address/useTitle'
 import TypeFacts from '../../shared/facts/TypeFacts.vue'
@@ -19,6 +20,7 @@ import MeterDialog from './MeterDialog.vue'
 import CallList from './CallList.vue'
 import NextOverhead from './NextOverhead.vue'
 import PointHistory from './PointHistory.vue'
+import TakeAlongButton from './TakeAlongButton.vue'
 
 const props = defineProps<{ id: string }>()
 const router = useRouter()
@@ -34,6 +36,12 @@ const point = computed(() => {
   const wanted = picked.value || engine.data.value?.row.findings[0]?.point || engine.data.value?.row.driftPoint
   return points.find((p) => p.label === wanted) ?? points[0]
 })
+/** The open visit, also one that was opened on this tablet and waits to be sent. */
+const goOn = computed(
+  () =>
+    engine.data.value?.row.openOverheadId ??
+    waiting.value.find(({ entry }) => entry.kind === 'opened' && entry.engineId === props.id)?.visitId,
+)
 const open = (job: string) => router.push({ name: 'open', params: { engineId: props.id }, query: { job } })
 
 useKeys(
@@ -53,7 +61,7 @@ useKeys(
       event.preventDefault()
       meter.value = true
     } else if (event.key.toLowerCase() === 'o') {
-      const id = data.row.openOverheadId
+      const id = goOn.value
       void (id ? router.push({ name: 'visit', params: { id } }) : open('overhead'))
     }
   },
@@ -78,10 +86,7 @@ useKeys(
           </p>
         </div>
         <div class="d-flex gap-2 flex-wrap">
-          <BButton
-            v-if="data.row.openOverheadId"
-            class="btn-act"
-            :to="{ name: 'visit', params: { id: data.row.openOverheadId } }"
+          <BButton v-if="goOn" class="btn-act" :to="{ name: 'visit', params: { id: goOn } }"
             >Go on with the open visit</BButton
           >
           <template v-else>
@@ -89,6 +94,9 @@ useKeys(
             <BButton class="btn-plain" @click="open('spotCheck')">Spot check</BButton>
           </template>
           <BButton class="btn-plain" :to="{ name: 'engine-drift', params: { id } }">Drift</BButton>
+          <TakeAlongButton
+            :engine="{ engineId: id, name: data.row.name, machine: data.row.machineName, site: data.row.site }"
+          />
           <BButton class="btn-plain" @click="meter = true">Read the meter</BButton>
           <BButton class="btn-plain" :to="{ name: 'slip', params: { engineId: id } }">Something is wrong…</BButton>
           <BButton class="btn-plain" @click="changing = true">Change…</BButton>

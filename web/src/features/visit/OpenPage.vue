@@ -2,11 +2,13 @@
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import { queries } from '../../api/queries'
+import { startTablet } from '../../core/tablet'
+import { prepareVisit } from '../../offline/openVisit'
 import { useSend } from '../../offline/useSend'
 import { useTitle } from '../../shared/address/useTitle'
 import DayField from '../../shared/fields/DayField.vue'
@@ -33,6 +35,9 @@ const engine = useQuery(() => queries.engine(props.engineId))
 const instruments = useQuery(() => queries.instruments())
 const send = useSend()
 useTitle(() => engine.data.value && `Open ${engine.data.value.row.name}`)
+
+// What judges the opening and the visit after it comes while somebody types.
+onMounted(() => void startTablet().catch(() => undefined))
 
 const visitId = newId()
 const asked = String(route.query.job ?? '')
@@ -91,26 +96,23 @@ const form = useForm({
     by: !typed.person && 'Choose who does the work.',
     'tray.blades': tray.value.blades.length === 0 && 'Name your blades, one after another, such as 0.10 0.15 0.20.',
   }),
-  send: () =>
-    send.mutateAsync({
-      visitId,
-      by: typed.person,
-      entries: [
-        {
-          kind: 'opened',
-          engineId: props.engineId,
-          job: typed.job,
-          date: typed.date || today(),
-          shownHours: typedNumber(typed.hours) ?? null,
-          // Everything at a stop is measured before the first adjuster is touched, as this bench leads.
-          setting: 'stopFirst',
-          tray: { setId: tray.value.name, unit: tray.value.unit, blades: tray.value.blades },
-          ...(typeof route.query.jobId === 'string' ? { jobId: route.query.jobId } : {}),
-          ...(typed.besides.length ? { instruments: typed.besides } : {}),
-          ...(typed.method ? { method: typed.method } : {}),
-        },
-      ],
-    }),
+  send: async () => {
+    const opening = {
+      kind: 'opened' as const,
+      engineId: props.engineId,
+      job: typed.job,
+      date: typed.date || today(),
+      shownHours: typedNumber(typed.hours) ?? null,
+      // Everything at a stop is measured before the first adjuster is touched, as this bench leads.
+      setting: 'stopFirst' as const,
+      tray: { setId: tray.value.name, unit: tray.value.unit, blades: tray.value.blades },
+      ...(typeof route.query.jobId === 'string' ? { jobId: route.query.jobId } : {}),
+      ...(typed.besides.length ? { instruments: typed.besides } : {}),
+      ...(typed.method ? { method: typed.method } : {}),
+    }
+    const contextId = await prepareVisit(visitId, opening, typed.person)
+    return send.mutateAsync({ visitId, by: typed.person, entries: [{ ...opening, contextId }] })
+  },
   then: async () => {
     preferences.person = typed.person
     if (typed.tray !== 'own') preferences.tray = typed.tray
@@ -208,7 +210,7 @@ const openInstead = computed(() =>
         <button v-if="!more" type="button" class="btn btn-plain mb-3" @click="more = true">
           Another day, method or instrument…
         </button>
-        <FormEnd busy-word="Opening…">
+        <FormEnd busy-word="Opening…" :needs-server="false">
           Open the engine
           <template v-if="openInstead" #way>
             <RouterLink :to="{ name: 'visit', params: { id: openInstead } }">Go there</RouterLink>

@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, onMounted } from 'vue'
 import { queries } from '../../api/queries'
+import { goneSince } from '../../api/reach'
+import { startTablet } from '../../core/tablet'
+import { waiting } from '../../offline/outbox'
+import { taken } from '../../offline/taken'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import Loaded from '../../shared/loaded/Loaded.vue'
@@ -9,7 +13,19 @@ import { jobNames } from '../../shared/words/jobs'
 
 const open = useQuery(() => ({ ...queries.openVisits(), refetchOnMount: 'always' as const }))
 const yard = useQuery(() => queries.yard())
-const closed = computed(() => (yard.data.value?.engines ?? []).filter((e) => !e.openOverheadId).slice(0, 8))
+onMounted(() => void startTablet().catch(() => undefined))
+const along = computed(() => new Set(taken.value.map((t) => t.engineId)))
+/** Opened here, and not with the server yet. */
+const here = computed(() =>
+  waiting.value.flatMap(({ visitId, entry }) => (entry.kind === 'opened' ? [{ visitId, entry }] : [])),
+)
+const engineName = (id: string) => yard.data.value?.engines.find((e) => e.engineId === id)?.name ?? 'An engine'
+/** Without the server only what was taken along can be opened. */
+const closed = computed(() => {
+  const opened = new Set(here.value.map((h) => h.entry.engineId))
+  const rows = (yard.data.value?.engines ?? []).filter((e) => !e.openOverheadId && !opened.has(e.engineId))
+  return goneSince.value === null ? rows.slice(0, 8) : rows.filter((e) => along.value.has(e.engineId))
+})
 </script>
 
 <template>
@@ -18,7 +34,13 @@ const closed = computed(() => (yard.data.value?.engines ?? []).filter((e) => !e.
       <div class="page-head"><h1>At the engine</h1></div>
       <section class="plate p-3 mb-3">
         <h2>Open now</h2>
-        <p v-if="data.visits.length === 0" class="mt-2 mb-0">No engine is open. Choose one below to begin.</p>
+        <p v-if="data.visits.length + here.length === 0" class="mt-2 mb-0">
+          No engine is open. Choose one below to begin.
+        </p>
+        <RouterLink v-for="h in here" :key="h.visitId" class="job" :to="{ name: 'visit', params: { id: h.visitId } }">
+          <strong>{{ engineName(h.entry.engineId) }}</strong>
+          <span class="soft">{{ jobNames[h.entry.job] }}, opened on this tablet; it waits to be sent</span>
+        </RouterLink>
         <RouterLink
           v-for="o in data.visits"
           :key="o.visitId"
@@ -35,8 +57,13 @@ const closed = computed(() => (yard.data.value?.engines ?? []).filter((e) => !e.
       </section>
       <section class="plate p-3">
         <h2>Open an engine</h2>
-        <p class="soft small mb-2">The most urgent first. <RouterLink to="/">All in the yard.</RouterLink></p>
-        <p v-if="yard.data.value && closed.length === 0" class="mb-0">No other engine is in the yard.</p>
+        <p v-if="goneSince === null" class="soft small mb-2">
+          The most urgent first. <RouterLink to="/">All in the yard.</RouterLink>
+        </p>
+        <p v-else class="soft small mb-2">Those that were taken along; the others need the server.</p>
+        <p v-if="yard.data.value && closed.length === 0" class="mb-0">
+          {{ goneSince === null ? 'No other engine is in the yard.' : 'No other engine was taken along.' }}
+        </p>
         <RouterLink
           v-for="r in closed"
           :key="r.engineId"
@@ -44,7 +71,7 @@ const closed = computed(() => (yard.data.value?.engines ?? []).filter((e) => !e.
           :to="{ name: 'open', params: { engineId: r.engineId } }"
         >
           <strong>{{ r.name }}</strong>
-          <span class="soft">{{ r.site }} · {{ r.typeCode }}</span>
+          <span class="soft">{{ r.site }} · {{ r.typeCode }}{{ along.has(r.engineId) ? ' · taken along' : '' }}</span>
           <span class="figure">{{ hours(r.shownHours) }} h</span>
         </RouterLink>
       </section>

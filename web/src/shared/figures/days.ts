@@ -14,6 +14,9 @@ export function moment(iso: string): string {
   return `${day(isoOf(at))} ${two(at.getHours())}:${two(at.getMinutes())}`
 }
 
+/** 14:05 of today, else 21 Nov 2026 14:05, on this machine's clock. */
+export const clock = (iso: string) => (isoOf(new Date(iso)) === today() ? moment(iso).slice(-5) : moment(iso))
+
 /** Today on this machine, as 2026-11-21. */
 export const today = () => isoOf(new Date())
 

@@ -2,7 +2,10 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { joinVisit } from '../../../offline/decide'
 import type { Entry } from '../../../offline/entries'
+import { JoinedElsewhere } from '../../../offline/foldedVisit'
 import { useTitle } from '../../../shared/address/useTitle'
 import { isTyping, useKeys } from '../../../shared/keys/keys'
 import Loaded from '../../../shared/loaded/Loaded.vue'
@@ -29,7 +32,7 @@ import { useVisit } from './useVisit'
 const props = defineProps<{ id: string }>()
 const preferences = usePreferences()
 const client = useQueryClient()
-const { query, view, sheet, saved, trouble, name, add, draftOf, readingFor, understood } = useVisit(
+const { query, view, sheet, saved, trouble, held, name, add, draftOf, readingFor, understood } = useVisit(
   () => props.id,
   () => preferences.person,
 )
@@ -41,6 +44,16 @@ const correcting = ref(false)
 const givingUp = ref(false)
 const middle = useTemplateRef<HTMLElement>('middle')
 const undone = computed(() => sheet.value?.points.filter((p) => !p.done).length ?? 0)
+const router = useRouter()
+/** Somebody else had opened the engine: what was measured here can go into that visit. */
+const other = computed(() => (held.value?.code === 'engineOpen' ? (held.value.visitId as string) : null))
+watch(
+  () => query.error.value,
+  (error) => {
+    if (error instanceof JoinedElsewhere) void router.replace({ name: 'visit', params: { id: error.visitId } })
+  },
+  { immediate: true },
+)
 useTitle(() => view.value && `${view.value.context?.engine.name}, ${jobNames[view.value.job].toLowerCase()}`)
 useAwake(() => preferences.keepAwake && !closed.value)
 
@@ -67,7 +80,7 @@ function say(...entries: Entry[]) {
     document.querySelector<HTMLElement>('.who select, .who input')?.focus()
     return
   }
-  add(...entries)
+  void add(...entries)
   if (entries.some((e) => e.kind === 'kept')) keptSignal(preferences.sound, preferences.buzz)
 }
 function prove() {
@@ -90,7 +103,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
 </script>
 
 <template>
-  <Loaded :query="query" what="visit" back="/at-the-engine" back-text="The open visits">
+  <Loaded :query="query" live what="visit" back="/at-the-engine" back-text="The open visits">
     <template v-if="view && sheet">
       <BenchBar
         v-model:person="preferences.person"
@@ -103,6 +116,13 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
       />
       <div v-if="!preferences.person && !closed" class="conflict" role="alert">
         Choose who measures: every figure carries a name.
+      </div>
+      <div v-if="held" class="conflict" role="alert">
+        <span>{{ held.detail }}</span>
+        <BButton v-if="other" class="btn-act" @click="joinVisit(id, other)"
+          >Add what you measured to that visit</BButton
+        >
+        <RouterLink v-else class="btn btn-plain" to="/this-tablet">What can be done</RouterLink>
       </div>
       <div v-if="banner" class="conflict" role="alert">
         <span>{{ banner.refusal.message }}</span>
@@ -154,7 +174,6 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             v-model:person="preferences.person"
             :view="view"
             :trouble="trouble"
-            :saved="saved"
             :name="name"
             @sign="(remark) => say({ kind: 'signed', ...(remark ? { remark } : {}) })"
             @give-up="givingUp = true"

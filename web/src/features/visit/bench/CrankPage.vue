@@ -41,7 +41,7 @@ const say = computed(() => {
 </script>
 
 <template>
-  <Loaded :query="query" what="visit" back="/at-the-engine" back-text="The open visits">
+  <Loaded :query="query" live what="visit" back="/at-the-engine" back-text="The open visits">
     <main v-if="view && sheet && stop" class="crank">
       <p class="soft">
         {{ view.context?.engine.name }} · stop {{ index + 1 }} of {{ sheet.stops.length }} · {{ type?.rotation }}

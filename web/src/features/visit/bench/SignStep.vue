@@ -12,7 +12,7 @@ import type { Trouble, Visit } from './useVisit'
 
 /** The end of a visit: what keeps it from being signed, the signature, or what became of it. */
 const person = defineModel<string>('person', { required: true })
-const props = defineProps<{ view: Visit; trouble: Trouble | null; saved: string; name: (id: string) => string }>()
+const props = defineProps<{ view: Visit; trouble: Trouble | null; name: (id: string) => string }>()
 const emit = defineEmits<{ sign: [remark: string]; giveUp: []; answer: [what: TrendAnswer]; swapped: [yes: boolean] }>()
 const figures = useFigures()
 const remark = ref('')
@@ -22,8 +22,7 @@ const unanswered = ref(false)
 function sign() {
   missing.value = person.value ? '' : 'Choose who signs.'
   unanswered.value = !!(props.view.doubt || props.view.swapped)
-  if (person.value && !unanswered.value && props.saved === 'saved' && props.view.refusals.length === 0)
-    emit('sign', remark.value.trim())
+  if (person.value && !unanswered.value && props.view.refusals.length === 0) emit('sign', remark.value.trim())
 }
 </script>
 
@@ -87,7 +86,7 @@ function sign() {
       </Field>
       <Field v-slot="{ bind }" label="Remark, if any"><BFormInput v-bind="bind" v-model="remark" /></Field>
       <p v-if="trouble?.entry.kind === 'signed'" class="complaint" role="alert">{{ trouble.refusal.message }}</p>
-      <BButton type="submit" class="btn-act w-100" :disabled="view.refusals.length > 0 || saved !== 'saved'"
+      <BButton type="submit" class="btn-act w-100" :disabled="view.refusals.length > 0"
         >Sign the {{ jobWord(view.job) }}</BButton
       >
     </form>

@@ -1,14 +1,14 @@
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useQuery } from '@tanstack/vue-query'
 import { Refusal, type Schemas } from '../../../api/client'
 import { newId } from '../../../api/newId'
 import { queries } from '../../../api/queries'
 import { goneSince } from '../../../api/reach'
 import type { Entry, Felt, Stage, WrittenEntry } from '../../../offline/entries'
-import { refusalOf } from '../../../offline/exchange'
-import { useFollowedVisit } from '../../../offline/follow'
-import { putAway, refused, waiting, writeDown } from '../../../offline/outbox'
-import { heldBecause, isHeld } from '../../../offline/sender'
+import { outbox, putAway, unsentOf, unwritten, writeDown } from '../../../offline/outbox'
+import { refusalOf } from '../../../offline/refusal'
+import { isHeld } from '../../../offline/sender'
+import { useFoldedVisit } from '../../../offline/useFoldedVisit'
 
 export type Visit = Schemas['VisitRecord']
 export type Sheet = Schemas['SheetRecord']
@@ -18,7 +18,7 @@ export type { Felt, Stage }
 /** One try as the tray shows it; without an entry while it is only chosen. */
 export type Trial = { blades: string[]; feel: Felt; entry?: string }
 
-/** A reading as it grows: what the server has of it, and what still waits to be sent. */
+/** A reading as it grows. */
 export interface Draft {
   reading: string
   point: string
@@ -36,23 +36,30 @@ export interface Trouble {
 }
 
 /**
- * One visit on this screen: the server's view of it, followed live, and what of it still waits in the outbox.
+ * One visit on this screen: folded on this device from what the server has and what waits here, with the server or without.
  *
  *     const visit = useVisit(() => props.id, () => preferences.person)
  *     visit.add({ kind: 'kept', reading })
  */
 export function useVisit(id: () => string, person: () => string) {
-  const query = useFollowedVisit(id)
+  const { query, quick } = useFoldedVisit(id)
   const everybody = useQuery(() => queries.everybody())
-  const view = computed(() => query.data.value ?? null)
+  const folded = computed(() => query.data.value ?? null)
+  const view = computed(() => folded.value?.view ?? null)
   const sheet = computed(() => view.value?.sheet ?? null)
-  const queue = computed(() => waiting.value.filter((w) => w.visitId === id()).map((w) => w.entry))
+  const rows = computed(() => outbox.value.filter((row) => row.visitId === id()))
+  const queue = computed(() => [
+    ...rows.value.filter((row) => !row.refused),
+    ...unwritten.value.filter((l) => l.visitId === id()),
+  ])
+  /** Refusals of this device that somebody has read: they are not shown again while they wait to be sent. */
+  const understoodIds = ref(new Set<string>())
   const trouble = computed<Trouble | null>(() => {
-    const first = refused.value.find((r) => r.visitId === id())
-    if (first) return { refusal: refusalOf(first.problem), entry: first.entry }
-    return heldBecause.value && heldBecause.value.status < 500 && queue.value[0]
-      ? { refusal: heldBecause.value, entry: queue.value[0] }
-      : null
+    const first = rows.value.find((row) => row.refused)
+    if (first) return { refusal: refusalOf(first.refused!), entry: first.entry }
+    const no = folded.value?.outcomes.find((o) => o.problem && !understoodIds.value.has(o.id))
+    const entry = no && unsentOf(id()).find((e) => e.id === no.id)
+    return no && entry ? { refusal: refusalOf(no.problem as unknown as Record<string, unknown>), entry } : null
   })
   const saved = computed(() =>
     queue.value.length === 0 ? 'saved' : isHeld.value || goneSince.value !== null ? 'waiting' : 'saving',
@@ -64,43 +71,31 @@ export function useVisit(id: () => string, person: () => string) {
     everybody.data.value?.find((p) => p.id === by)?.name ??
     ''
 
-  /** Writes entries down; the sender takes them from there. */
-  function add(...entries: Entry[]): void {
-    putAway(id())
-    for (const entry of entries) writeDown(id(), entry, person())
+  function understood(): Promise<void> {
+    understoodIds.value = new Set(folded.value?.outcomes.filter((o) => o.problem).map((o) => o.id))
+    return putAway(id())
   }
 
-  /** The reading being made at a point: what the server has, and what waits here. */
+  /** Writes entries down; what they lead to is shown at once, and the sender takes them from there. */
+  async function add(...entries: Entry[]): Promise<void> {
+    const point = entries.flatMap((e) => ('point' in e && e.point ? [e.point] : []))[0]
+    void understood()
+    const write = () => writeDown(id(), entries, person())
+    await (point ? quick(point, write) : write())
+  }
+
+  /** The reading being made at a point. */
   function draftOf(point: Point, stage: Stage): Draft | null {
-    const remote = stage === 'asFound' ? point.foundDraft : point.leftDraft
-    const undone = new Set(queue.value.flatMap((e) => (e.kind === 'undone' ? [e.entry] : [])))
-    const own = queue.value.filter(
-      (e) =>
-        (e.kind === 'tried' || e.kind === 'figureRead') &&
-        e.point === point.label &&
-        e.stage === stage &&
-        !undone.has(e.id),
-    )
-    const last = own.at(-1)
-    if (!remote && !last) return null
-    const known = (remote?.tries ?? []).filter((t) => !undone.has(t.entry))
-    const mine = own.flatMap((e) =>
-      e.kind === 'tried' && !known.some((t) => t.entry === e.id)
-        ? [{ blades: e.blades, feel: e.feel, entry: e.id }]
-        : [],
-    )
-    const figure = last?.kind === 'figureRead' ? last : null
-    const shown = !!remote?.written && !undone.has(remote.lastEntry)
-    const trials = figure || (shown && mine.length === 0) ? [] : [...known, ...mine]
-    if (trials.length === 0 && !figure && !shown) return null
+    const growing = stage === 'asFound' ? point.foundDraft : point.leftDraft
+    if (!growing || (growing.tries.length === 0 && !growing.written)) return null
     return {
-      reading: remote?.id ?? (last as { reading: string }).reading,
+      reading: growing.id,
       point: point.label,
       stage,
-      trials,
-      figure: figure?.figure ?? (shown ? (remote?.written ?? '') : ''),
-      figureEntry: figure?.id ?? (shown ? remote?.lastEntry : undefined),
-      unit: figure?.unit ?? remote?.unit ?? 'mm',
+      trials: growing.written ? [] : growing.tries,
+      figure: growing.written ?? '',
+      figureEntry: growing.written ? growing.lastEntry : undefined,
+      unit: growing.unit,
     }
   }
 
@@ -124,10 +119,11 @@ export function useVisit(id: () => string, person: () => string) {
     sheet,
     saved,
     trouble,
+    held: computed(() => folded.value?.held ?? null),
     name,
     add,
     draftOf,
     readingFor,
-    understood: () => putAway(id()),
+    understood,
   }
 }

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { queries } from '../../../api/queries'
+import { entriesOf } from '../../../offline/record'
 import { moment } from '../../../shared/figures/days'
 
 /** The audit of a visit is its list: every entry, who, when, on which device. Nothing is ever written over. */
 const props = defineProps<{ id: string; name: (by?: string | null) => string; late: string[] }>()
 const shown = ref(false)
-const { data } = useQuery(() => ({ ...queries.visitEntries(props.id), enabled: shown.value }))
+const { data } = useQuery(() => ({ ...entriesOf(props.id), enabled: shown.value }))
 type Line = Record<string, unknown> & {
   id: string
   kind: string

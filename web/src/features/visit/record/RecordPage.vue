@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { queries } from '../../../api/queries'
+import { recordOf } from '../../../offline/record'
 import { useTitle } from '../../../shared/address/useTitle'
 import { day } from '../../../shared/figures/days'
 import Loaded from '../../../shared/loaded/Loaded.vue'
@@ -16,7 +17,7 @@ import RecordTable from './RecordTable.vue'
 import TrendAnswer from './TrendAnswer.vue'
 
 const props = defineProps<{ id: string }>()
-const visit = useQuery(() => queries.visit(props.id))
+const visit = useQuery(() => recordOf(props.id))
 const everybody = useQuery(() => queries.everybody())
 const instruments = useQuery(() => queries.instruments())
 /** What it was measured with that is out of use since, where nobody has said whether the figures hold. */

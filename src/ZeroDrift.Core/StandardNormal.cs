@@ -1,4 +1,4 @@
-namespace ZeroDrift.Core.Wear;
+namespace ZeroDrift.Core;
 
 /// <summary>
 /// The standard normal distribution without a library, so that a tablet can carry it. The error function by the rational Chebyshev

@@ -1,0 +1,8 @@
+/** The core could not be loaded: neither from this device nor from the server. */
+export class CoreGone extends Error {
+  constructor() {
+    super(
+      'What computes here is not on this device yet, and the server cannot be reached. It comes as soon as the server is back.',
+    )
+  }
+}

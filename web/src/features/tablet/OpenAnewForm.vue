@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import { openAnew } from '../../offline/decide'
+import type { Entry } from '../../offline/entries'
+import DayField from '../../shared/fields/DayField.vue'
+import Field from '../../shared/fields/Field.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
+import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import FormEnd from '../../shared/forms/FormEnd.vue'
+import { useForm } from '../../shared/forms/useForm'
+
+/** The meter or the day of an opening that the server would not have: said again, and the whole visit goes. */
+const props = defineProps<{ visitId: string; opening: Extract<Entry, { kind: 'opened' }> }>()
+const typed = reactive({ hours: String(props.opening.shownHours ?? ''), date: props.opening.date })
+const form = useForm({
+  check: () => ({ shownHours: notANumber(typed.hours) ?? (!typed.hours.trim() && 'Give what the hour meter showed.') }),
+  send: () =>
+    openAnew(props.visitId, {
+      shownHours: typedNumber(typed.hours) ?? undefined,
+      date: typed.date || props.opening.date,
+    }),
+})
+</script>
+
+<template>
+  <form novalidate @submit.prevent="form.submit">
+    <Field v-slot="{ bind }" name="shownHours" label="Hour meter showed"
+      ><NumberField v-bind="bind" v-model="typed.hours" unit="h"
+    /></Field>
+    <Field v-slot="{ bind }" name="date" label="Opened on"><DayField v-bind="bind" v-model="typed.date" /></Field>
+    <FormEnd :needs-server="false">Send with these</FormEnd>
+  </form>
+</template>

@@ -1,0 +1,55 @@
+import { Refusal, type Schemas } from '../api/client'
+import { fold, type FoldAnswer } from '../core/fold'
+import { bringVisit, heldVisit } from './held'
+import { unsentOf } from './outbox'
+import { store, type HeldVisit, type Problem } from './store'
+import { refusalOf } from './refusal'
+
+/** A visit as this device has it: the server's entries and its own unsent ones, folded here. */
+export interface FoldedVisit {
+  view: Schemas['VisitRecord']
+  /** What becomes of the unsent, as far as this device can tell. */
+  outcomes: FoldAnswer['outcomes']
+  /** Why nothing of it can be sent as it is. */
+  held?: Problem
+}
+
+/** What was measured here went into another visit: the way there. */
+export class JoinedElsewhere extends Refusal {
+  constructor(readonly visitId: string) {
+    super('What was measured here went into the visit that was open already.', 409, {}, {})
+  }
+}
+
+/** Folds a visit; brings it here first where this device has nothing of it. */
+export async function foldVisit(visitId: string): Promise<FoldedVisit> {
+  let visit = await heldVisit(visitId)
+  if (visit?.joined) throw new JoinedElsewhere(visit.joined)
+  if (!visit?.contextId) visit = await bringVisit(visitId)
+  const { context, unsent } = await parts(visit)
+  const { visit: view, outcomes } = await fold({
+    visitId,
+    contextId: visit.contextId,
+    context,
+    entries: visit.entries,
+    unsent,
+  })
+  if (!view) throw refusalOf((outcomes[0]?.problem ?? visit.held ?? {}) as Problem)
+  return { view: { ...view, context, refused: visit.refused }, outcomes, held: visit.held }
+}
+
+/** Only the line of one point, at once: the verdict of a tap does not wait for the whole sheet. */
+export async function foldLine(visitId: string, point: string): Promise<Schemas['SheetPointRecord'] | null> {
+  const visit = await heldVisit(visitId)
+  if (!visit?.contextId) return null
+  const { context, unsent } = await parts(visit)
+  return (
+    (await fold({ visitId, contextId: visit.contextId, context, entries: visit.entries, unsent, only: point })).line ??
+    null
+  )
+}
+
+async function parts(visit: HeldVisit) {
+  const held = await (await store()).get('contexts', visit.contextId)
+  return { context: held?.context ?? null, unsent: unsentOf(visit.visitId) }
+}

@@ -1,0 +1,65 @@
+import { Refusal } from '../api/client'
+import { fold } from '../core/fold'
+import type { Entry } from './entries'
+import { Answered, takeAlong } from './exchange'
+import { tell } from './news'
+import { unsentOf, written } from './outbox'
+import { refusalOf } from './refusal'
+import { store, type HeldContext } from './store'
+
+type Opening = Extract<Entry, { kind: 'opened' }>
+
+/**
+ * Makes a visit ready to be opened: its context on this device, from the server or as it was taken along, and its opening judged by it.
+ *
+ * @returns The context the opening names.
+ * @throws Refusal - what the core says against it, or that the engine was not taken along.
+ */
+export async function prepareVisit(visitId: string, opening: Opening, by: string): Promise<string> {
+  const { contextId, context } = await contextFor(opening.engineId)
+  const other = await openHere(opening.engineId)
+  if (other)
+    throw refusalOf({
+      code: 'engineOpen',
+      visitId: other,
+      detail: 'This engine is open already. Go on with that visit.',
+    })
+  const line = written({ ...opening, contextId }, by)
+  const { visit, outcomes } = await fold({ visitId, contextId, context, entries: [], unsent: [line] })
+  if (!visit) throw refusalOf((outcomes[0]?.problem ?? {}) as unknown as Record<string, unknown>)
+  const db = await store()
+  await db.put('visits', { visitId, engineId: opening.engineId, contextId, entries: [], refused: [] })
+  tell({ visitId })
+  return contextId
+}
+
+/** The newest there is: the server's, else the one taken along. */
+async function contextFor(engineId: string): Promise<HeldContext> {
+  const db = await store()
+  try {
+    const fresh = await takeAlong(engineId)
+    await db.put('contexts', fresh)
+    return fresh
+  } catch (caught) {
+    const taken = await db.get('taken', engineId)
+    const held = taken && (await db.get('contexts', taken.contextId))
+    if (held) return held
+    if (caught instanceof Answered) throw refusalOf({ status: caught.status, ...caught.problem })
+    throw new Refusal(
+      'This engine was not taken along, and the server cannot be reached: its book is there.',
+      503,
+      {},
+      { code: 'notTaken' },
+    )
+  }
+}
+
+/** An open visit of the engine that this device knows of. */
+async function openHere(engineId: string): Promise<string | undefined> {
+  const visits = await (await store()).getAllFromIndex('visits', 'engine', engineId)
+  const closes = (e: { kind: string }) => e.kind === 'signed' || e.kind === 'abandoned'
+  return visits.find((v) => {
+    const said = [...v.entries, ...unsentOf(v.visitId)]
+    return !v.joined && said.length > 0 && !said.some(closes)
+  })?.visitId
+}

@@ -1,0 +1,44 @@
+import { feelWords } from './verdicts'
+import { outcomeWords } from './outcomes'
+
+type Line = { kind: string } & Record<string, unknown>
+
+const stages: Record<string, string> = {
+  asFound: 'as found',
+  beforeLock: 'before the lock',
+  asLeft: 'as left',
+  claimed: 'as claimed',
+}
+
+/** An entry as a person would say it: "1E as found: the 0.20 blade drags". */
+export function entryText(line: Line, stepText: (step: string) => string = (step) => step): string {
+  const point = typeof line.point === 'string' ? line.point : ''
+  const stage = stages[String(line.stage)] ?? ''
+  const said: Record<string, () => string> = {
+    opened: () => `Opened${line.shownHours == null ? '' : ` at ${String(line.shownHours)} h`}`,
+    chose: () => 'A choice of method or blades',
+    ticked: () => `${line.on ? 'Ticked' : 'Not ticked after all'}: ${stepText(String(line.step))}`,
+    conditionStated: () =>
+      `The engine is ${String(line.condition)}${line.engineTemperatureC == null ? '' : `, ${String(line.engineTemperatureC)} °C`}`,
+    positionProved: () => `Stop proved${line.crankDeg == null ? '' : ` at ${String(line.crankDeg)}°`}`,
+    barredTo: () => `Barred to ${String(line.crankDeg)}°`,
+    tried: () =>
+      `${point} ${stage}: the ${(line.blades as string[]).join(' + ')} blade ${feelWords[line.feel as keyof typeof feelWords]}`,
+    figureRead: () => `${point} ${stage}: ${String(line.figure)} ${String(line.unit)}`,
+    shimRead: () => `${point}: shim ${String(line.thickness)} ${String(line.unit)}`,
+    startState: () => `${point}: ${String(line.state)}`,
+    kept: () => 'A figure kept',
+    dropped: () => 'A figure given up',
+    outcome: () => `${point}: ${outcomeWords[line.outcome as keyof typeof outcomeWords] ?? String(line.outcome)}`,
+    partChanged: () => `Part changed: ${String(line.part)}`,
+    answered: () => `Answered: ${String(line.answer)}`,
+    noted: () => `Note${point ? ` at ${point}` : ''}: ${String(line.text)}`,
+    undone: () => 'Something taken back',
+    abandoned: () => `Given up: ${String(line.why)}`,
+    signed: () => 'Signed',
+    countersigned: () => 'Countersigned',
+    corrected: () => `A correction: ${String(line.why)}`,
+    admitted: () => 'Late entries taken into the record',
+  }
+  return said[line.kind]?.() ?? line.kind
+}
