@@ -26,7 +26,7 @@ public sealed record Call(string Name, Type Request, Type Response, Func<ReadOnl
                 ? Refused(Problem.Field(400, "malformed", "body", "The request needs a JSON body that fits the contract."))
                 : new CallAnswer(200, JsonSerializer.SerializeToUtf8Bytes(work(request), ContractJson.TypeInfo<TResponse>()));
         }
-        catch (Exception wrong) when (Problem.Of(wrong) is { } problem)
+        catch (Exception wrong) when (Problem.Of(wrong, typeof(TRequest)) is { } problem)
         {
             return Refused(problem);
         }

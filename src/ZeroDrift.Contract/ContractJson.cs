@@ -16,7 +16,11 @@ using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Contract;
 
-/// <summary>The JSON of the calls and of visits, source-generated: the same bytes from a server and from a tablet.</summary>
+/// <summary>
+/// The JSON of the calls and of visits, source-generated: the same bytes from a server and from a tablet. Metadata alone: with converters of our own
+/// the generated writers would only be carried along.
+/// </summary>
+[JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata)]
 [JsonSerializable(typeof(TurningPlanRequest))]
 [JsonSerializable(typeof(TurningPlanResponse))]
 [JsonSerializable(typeof(PositionRequest))]

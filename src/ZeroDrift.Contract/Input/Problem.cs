@@ -51,36 +51,29 @@ public sealed record Problem
     });
 
     /// <summary>The problem of a fault in what came in; null for anything else.</summary>
-    public static Problem? Of(Exception exception) => exception switch
+    /// <param name="exception">The fault.</param>
+    /// <param name="asked">What was being read, where it is known: it tells what a field should hold.</param>
+    public static Problem? Of(Exception exception, Type? asked = null) => exception switch
     {
         BadInputException bad => Field(400, "malformed", Short(bad.Field, 100), Short(bad.Message, 500)),
-        JsonException json => OfJson(json),
+        JsonException json => OfJson(json, asked),
         _ => null,
     };
 
-    private static Problem OfJson(JsonException json)
+    // A tablet's messages are keys and no sentences: what is wrong is told by the fault's kind and by the type that was asked for.
+    private static Problem OfJson(JsonException json, Type? asked)
     {
         var field = string.IsNullOrEmpty(json.Path) || json.Path == "$" ? "body" : json.Path.StartsWith("$.", StringComparison.Ordinal) ? json.Path[2..] : json.Path;
-        field = Short(field, 100);
         if (json.Message.Contains("depth", StringComparison.OrdinalIgnoreCase)) return Field(400, "malformed", "body", "The request is nested too deeply.");
-        if (json.Message.Contains("could not be converted", StringComparison.Ordinal) || json.Message.Contains("cannot be converted", StringComparison.Ordinal))
-            return Field(400, "malformed", field, $"{field} does not hold a value of the right kind: {Expected(json.Message + json.InnerException?.Message)} was expected.");
-        return Field(400, "malformed", field, $"The request is not valid JSON (line {json.LineNumber + 1}, near {field}).");
+        field = Short(field, 100);
+        if (IsSyntax(json) || IsSyntax(json.InnerException)) return Field(400, "malformed", field, $"The request is not valid JSON (line {json.LineNumber + 1}, near {field}).");
+        if (json.Message.Contains("required", StringComparison.OrdinalIgnoreCase)) return Field(400, "malformed", field, $"{field} lacks a field that the contract asks for.");
+        var expected = asked is null ? ExpectedType.InMessage(json.Message + json.InnerException?.Message) : ExpectedType.At(asked, json.Path);
+        return Field(400, "malformed", field, $"{field} does not hold a value of the right kind: {expected} was expected.");
     }
 
-    private static string Expected(string message) => message switch
-    {
-        _ when message.Contains("as a number", StringComparison.Ordinal) => "a number",
-        _ when message.Contains("as a boolean", StringComparison.Ordinal) => "true or false",
-        _ when message.Contains("as a string", StringComparison.Ordinal) => "text",
-        _ when message.Contains("Double", StringComparison.Ordinal) || message.Contains("Int", StringComparison.Ordinal) || message.Contains("Decimal", StringComparison.Ordinal) => "a number",
-        _ when message.Contains("Boolean", StringComparison.Ordinal) => "true or false",
-        _ when message.Contains("Date", StringComparison.Ordinal) => "a date such as 2027-01-04",
-        _ when message.Contains("List", StringComparison.Ordinal) || message.Contains("[]", StringComparison.Ordinal) => "a list",
-        _ when message.Contains("System.String", StringComparison.Ordinal) => "text",
-        _ when message.Contains("Guid", StringComparison.Ordinal) => "an identifier",
-        _ => "one of the words the contract lists",
-    };
+    /// <summary>The reader's own fault, an internal type: the text is no JSON.</summary>
+    private static bool IsSyntax(Exception? fault) => fault?.GetType().Name == "JsonReaderException";
 
     private static string TitleOf(int status) => status switch
     {

@@ -7,7 +7,7 @@ namespace ZeroDrift.Contract.Visits;
 
 /// <summary>
 /// All a fold rests on, as a tablet takes it along. Its identifier is the SHA-256 of its bytes, so that a visit says exactly what it was folded
-/// by.
+/// by. What came to it later is set and not initialised: generated readers give what is initialised, and missing, no value of its own.
 /// </summary>
 public sealed record ContextRecord
 {
@@ -21,22 +21,22 @@ public sealed record ContextRecord
     public required IReadOnlyList<StepRecord> Steps { get; init; }
     public required IReadOnlyList<ExpectedRecord> Expected { get; init; }
     public required string Foremost { get; init; }
-    public double FleetRisk { get; init; } = 0.05;
+    public double FleetRisk { get; set; } = 0.05;
 
     /// <summary>Repeatability of feel where a person's own is not known, mm.</summary>
-    public double FeelSdMm { get; init; } = Core.Measuring.Reading.DefaultFeelSdMm;
+    public double FeelSdMm { get; set; } = Core.Measuring.Reading.DefaultFeelSdMm;
 
     /// <summary>Engine hours from this visit to the book's next, by hours or by months at the present use; null without an interval.</summary>
     public double? NextVisitHours { get; init; }
 
     /// <summary>Repeatability of feel of people whose own is known.</summary>
-    public IReadOnlyList<OwnFeelRecord> OwnFeel { get; init; } = [];
+    public IReadOnlyList<OwnFeelRecord> OwnFeel { get; set; } = [];
 
     /// <summary>A shift that all readings of a visit today would have in common, mm.</summary>
     public double SharedSdMm { get; init; }
     public ContextMeterRecord? Meter { get; init; }
     public AwaitingRecord? Awaiting { get; init; }
-    public IReadOnlyList<MarkRecord> Marks { get; init; } = [];
+    public IReadOnlyList<MarkRecord> Marks { get; set; } = [];
 }
 
 public sealed record ContextEngineRecord(Guid Id, string Name, MachineKind Machine, string MachineName, string? Registration, string Site, string? SerialNumber, string? Rating);
@@ -77,7 +77,7 @@ public sealed record ContextTypeRecord
     public required string Rotation { get; init; }
     public required string BarringTool { get; init; }
     public required double ToolTurnsPerCrankTurn { get; init; }
-    public double ColdMaxC { get; init; } = 40;
+    public double ColdMaxC { get; set; } = 40;
     public double? DialConversion { get; init; }
 }
 

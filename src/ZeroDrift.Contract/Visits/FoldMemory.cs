@@ -22,8 +22,9 @@ public sealed class FoldMemory
     public FoldResponse Fold(FoldRequest request)
     {
         var (record, context) = ContextOf(request);
-        var folded = Begun(request, context);
-        for (var i = folded.Own.Count; i < request.Unsent.Count; i++) folded.Own.Add(Offer(folded, request.Unsent[i], i));
+        var unsent = request.Unsent ?? [];
+        var folded = Begun(request, unsent, context);
+        for (var i = folded.Own.Count; i < unsent.Count; i++) folded.Own.Add(Offer(folded, unsent[i], i));
         last = folded;
         var visit = folded.Visit;
         if (visit.Opened is null) return new FoldResponse(null, folded.Own);
@@ -42,11 +43,12 @@ public sealed class FoldMemory
     }
 
     /// <summary>The last fold where this one goes on from it; else a new one of the server's entries.</summary>
-    private Folded Begun(FoldRequest request, VisitContext context)
+    private Folded Begun(FoldRequest request, IReadOnlyList<JsonElement> unsent, VisitContext context)
     {
-        var server = request.Entries.Select((e, i) => Id(e, $"entries[{i}].id")).ToList();
-        if (last is { } before && before.VisitId == request.VisitId && before.ContextId == request.ContextId && ReferenceEquals(before.Visit.Context, context) && before.Server.SequenceEqual(server) && IsPrefix(before.Own, request.Unsent)) return before;
-        return new Folded(request.VisitId, request.ContextId, Visit.From(context, request.Entries.Select((e, i) => EntryReader.Read(e, Sequence(e, i)))), new EntryIntake(), server, []);
+        var entries = request.Entries ?? [];
+        var server = entries.Select((e, i) => Id(e, $"entries[{i}].id")).ToList();
+        if (last is { } before && before.VisitId == request.VisitId && before.ContextId == request.ContextId && ReferenceEquals(before.Visit.Context, context) && before.Server.SequenceEqual(server) && IsPrefix(before.Own, unsent)) return before;
+        return new Folded(request.VisitId, request.ContextId, Visit.From(context, entries.Select((e, i) => EntryReader.Read(e, Sequence(e, i)))), new EntryIntake(), server, []);
     }
 
     private static bool IsPrefix(List<UnsentOutcome> own, IReadOnlyList<JsonElement> unsent)

@@ -13,10 +13,10 @@ public sealed record FoldRequest
     public ContextRecord? Context { get; init; }
 
     /// <summary>As the server gave them, with their sequence: taken once, and not judged again.</summary>
-    public IReadOnlyList<JsonElement> Entries { get; init; } = [];
+    public IReadOnlyList<JsonElement>? Entries { get; init; }
 
     /// <summary>In the order they were made; the server may judge them anew when they arrive.</summary>
-    public IReadOnlyList<JsonElement> Unsent { get; init; } = [];
+    public IReadOnlyList<JsonElement>? Unsent { get; init; }
 
     /// <summary>Only the line of this point is asked for, the rest of the sheet is not drawn up: what a tap needs at once.</summary>
     public string? Only { get; init; }

@@ -1,0 +1,72 @@
+import { QueryClient } from '@tanstack/vue-query'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { goneSince } from '../api/reach'
+import { waiting, writeDown } from './outbox'
+import { isHeld, sendNow, sendThis, startSending } from './sender'
+import { emptyDevice, json, takesAll } from './testStore'
+
+const note = (text: string) => ({ kind: 'noted' as const, text })
+let stop = () => {}
+let answers: Record<string, () => Response>
+let sent: string[]
+
+beforeEach(async () => {
+  await emptyDevice()
+  ;[isHeld.value, goneSince.value, sent, answers] = [false, null, [], {}]
+  vi.stubGlobal('fetch', (path: string, init?: { body?: string }) => {
+    if (!init?.body) return Promise.resolve(json({ entries: [] }))
+    const visit = path.split('/')[3]!
+    sent.push(visit)
+    try {
+      const { entries } = JSON.parse(init.body) as { entries: { id: string }[] }
+      return Promise.resolve(answers[visit]?.() ?? json(takesAll(entries)))
+    } catch (gone) {
+      return Promise.reject(gone as Error)
+    }
+  })
+})
+afterEach(() => stop())
+
+describe('the sender', () => {
+  it('sends what any screen writes down, by itself', async () => {
+    stop = startSending(new QueryClient())
+    await writeDown('a', [note('1')], 'tove')
+    await writeDown('b', [note('2')], 'tove')
+
+    await vi.waitFor(() => expect(waiting.value).toEqual([]))
+    expect(new Set(sent)).toEqual(new Set(['a', 'b']))
+  })
+
+  it('is not held up by a visit that the server stumbles over', async () => {
+    answers.a = () => json({ detail: 'trouble' }, 500)
+    await writeDown('a', [note('1')], 'tove')
+    await writeDown('b', [note('2')], 'tove')
+    stop = startSending(new QueryClient())
+
+    await vi.waitFor(() => expect(waiting.value.map((row) => row.visitId)).toEqual(['a']))
+    expect(goneSince.value).toBeNull()
+  })
+
+  it('says since when nobody answers, and begins at once when somebody asks it to', async () => {
+    answers.c = () => {
+      throw new TypeError('no network')
+    }
+    stop = startSending(new QueryClient())
+    await writeDown('c', [note('1')], 'tove')
+    await vi.waitFor(() => expect(isHeld.value).toBe(true))
+    expect(goneSince.value).not.toBeNull()
+
+    delete answers.c
+    sendNow()
+    await vi.waitFor(() => expect(waiting.value).toEqual([]))
+    expect([isHeld.value, goneSince.value]).toEqual([false, null])
+  })
+
+  it('tells a form what came of its own visit', async () => {
+    await writeDown('d', [note('1')], 'tove')
+    expect(await sendThis('d')).toBe('sent')
+    answers.f = () => json({ code: 'notOpened', detail: 'There is no such visit.' }, 404)
+    await writeDown('f', [note('1')], 'tove')
+    expect(await sendThis('f')).toBe('held')
+  })
+})
