@@ -6,12 +6,15 @@ namespace ZeroDrift.Browser.Tests;
 /// <summary>Headless Chromium, driven by what a person sees: visible labels and texts.</summary>
 public sealed class Screen : IDisposable
 {
-    private readonly string profile = Directory.CreateTempSubdirectory("zero-drift-browser-").FullName;
+    private readonly string profile;
     private readonly RunningServer server;
+    private bool killed;
 
-    public Screen(RunningServer server, int width = 1280, int height = 800)
+    public Screen(RunningServer server, int width = 1280, int height = 800, string? profile = null)
     {
         this.server = server;
+        this.profile = profile ?? Directory.CreateTempSubdirectory("zero-drift-browser-").FullName;
+        profile = this.profile;
         var options = new ChromeOptions { BinaryLocation = OnPath("chromium") };
         options.AddArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-sync", "--no-first-run", $"--user-data-dir={profile}", $"--window-size={width},{height}");
         var service = ChromeDriverService.CreateDefaultService(Path.GetDirectoryName(OnPath("chromedriver")), "chromedriver");
@@ -148,8 +151,28 @@ public sealed class Screen : IDisposable
         throw new TimeoutException($"Waited {seconds} s for {what}. {last} The page says:\n{Text}");
     }
 
+    /// <summary>The same tablet after its browser was killed, as by an empty battery: a new window on what it kept.</summary>
+    public Screen KilledAndOpenedAgain()
+    {
+        killed = true;
+        using (var kill = System.Diagnostics.Process.Start("pkill", ["-9", "-f", $"user-data-dir={profile}"])) kill.WaitForExit();
+        Driver.Dispose();
+        foreach (var held in Directory.GetFiles(profile, "Singleton*")) File.Delete(held);
+        return new Screen(server, profile: profile);
+    }
+
+    /// <summary>Cuts this window's network, or gives it back.</summary>
+    public void Network(bool isThere)
+    {
+        // The service worker has a network of its own, and would send from there.
+        Driver.ExecuteCdpCommand("Browser.setPermission", new Dictionary<string, object?> { ["permission"] = new Dictionary<string, object?> { ["name"] = "background-sync" }, ["setting"] = isThere ? "granted" : "denied" });
+        Driver.ExecuteCdpCommand("Network.enable", []);
+        Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new Dictionary<string, object?> { ["offline"] = !isThere, ["latency"] = 0, ["downloadThroughput"] = -1, ["uploadThroughput"] = -1 });
+    }
+
     public void Dispose()
     {
+        if (killed) return;
         Driver.Quit();
         Driver.Dispose();
         Directory.Delete(profile, true);

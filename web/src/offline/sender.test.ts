@@ -1,20 +1,22 @@
 import { QueryClient } from '@tanstack/vue-query'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { goneSince } from '../api/reach'
-import { waiting, writeDown } from './outbox'
+import { unwritten, waiting, writeDown } from './outbox'
 import { isHeld, sendNow, sendThis, startSending } from './sender'
+import { store } from './store'
 import { emptyDevice, json, takesAll } from './testStore'
 
 const note = (text: string) => ({ kind: 'noted' as const, text })
 let stop = () => {}
 let answers: Record<string, () => Response>
 let sent: string[]
+let pulled: unknown[] = []
 
 beforeEach(async () => {
   await emptyDevice()
   ;[isHeld.value, goneSince.value, sent, answers] = [false, null, [], {}]
   vi.stubGlobal('fetch', (path: string, init?: { body?: string }) => {
-    if (!init?.body) return Promise.resolve(json({ entries: [] }))
+    if (!init?.body) return Promise.resolve(json({ entries: pulled }))
     const visit = path.split('/')[3]!
     sent.push(visit)
     try {
@@ -68,5 +70,22 @@ describe('the sender', () => {
     answers.f = () => json({ code: 'notOpened', detail: 'There is no such visit.' }, 404)
     await writeDown('f', [note('1')], 'tove')
     expect(await sendThis('f')).toBe('held')
+  })
+
+  it('sends from the page what a full device cannot write, and lets go of it when the device has it', async () => {
+    const db = await store()
+    await db.put('visits', { visitId: 'g', engineId: 'e', contextId: 'c', entries: [], refused: [] })
+    const full = vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    const [line] = await writeDown('g', [note('1')], 'tove')
+    expect(unwritten.value).toHaveLength(1)
+    pulled = [{ ...line, sequence: 1 }]
+    stop = startSending(new QueryClient())
+
+    await vi.waitFor(() => expect(unwritten.value).toEqual([]))
+    expect(sent).toContain('g')
+    expect((await db.get('visits', 'g'))!.entries).toHaveLength(1)
+    full.mockRestore()
   })
 })

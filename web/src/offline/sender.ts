@@ -1,7 +1,10 @@
 import type { QueryClient } from '@tanstack/vue-query'
+import { group } from 'd3-array'
 import { ref } from 'vue'
 import { goneSince } from '../api/reach'
+import { exchange } from './exchange'
 import { moveFirstOutbox } from './firstOutbox'
+import { headOf, heldVisit, pull } from './held'
 import { hear } from './news'
 import { onlyOne } from './onlyOne'
 import { followOutbox, outbox, unwritten, writeAgain } from './outbox'
@@ -75,6 +78,7 @@ async function turn(): Promise<void> {
     do {
       again = false
       await onlyOne('send', sendAll)
+      await sendUnwritten()
     } while (again)
   } catch {
     // A store that cannot be read now is read at the next turn.
@@ -88,6 +92,24 @@ async function sendAll(): Promise<void> {
   for (const visitId of await visitsToSend()) {
     if ((pauses.get(visitId)?.until ?? 0) > Date.now()) continue
     if ((await sendVisit(visitId).then((sent) => heard(visitId, sent))) === 'gone') return
+  }
+}
+
+/** What this device cannot write down goes from the page: sent, it is safe. It leaves the page once the device has it back from the server. */
+async function sendUnwritten(): Promise<void> {
+  for (const [visitId, lines] of group(unwritten.value, (line) => line.visitId)) {
+    try {
+      await exchange(
+        visitId,
+        headOf(await heldVisit(visitId)),
+        lines.map((line) => line.entry),
+      )
+      goneSince.value = null
+      await pull(visitId)
+      unwritten.value = unwritten.value.filter((line) => !lines.includes(line))
+    } catch {
+      // Still full, or nobody answers: at the next turn.
+    }
   }
 }
 
@@ -111,7 +133,8 @@ function wait(): void {
   const waits = new Set(outbox.value.filter((row) => !row.refused).map((row) => row.visitId))
   if (waits.size === 0 && unwritten.value.length === 0) return
   void askForSync()
-  const next = Math.min(...[...waits].map((id) => (pauses.get(id)?.until ?? 0) - Date.now()), longestPause)
+  const soonest = unwritten.value.length > 0 ? firstPause : longestPause
+  const next = Math.min(...[...waits].map((id) => (pauses.get(id)?.until ?? 0) - Date.now()), soonest)
   timer = setTimeout(() => void turn(), Math.max(next, firstPause))
 }
 
