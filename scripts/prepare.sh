@@ -38,6 +38,15 @@ need_calendar_reader() {
   as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends python3 python3-icalendar >/dev/null || die "Could not install python3-icalendar."
 }
 
+# A reader by other hands for the certificates that are made here.
+need_openssl() {
+  if command -v openssl >/dev/null; then return; fi
+  command -v apt-get >/dev/null || die "The server's tests hold the depot's certificates to openssl; install it, then run this again."
+  say "Installing openssl from Debian's packages for the server's tests"
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get update -qq >/dev/null || say "apt-get update failed; trying with the lists at hand"
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends openssl >/dev/null || die "Could not install openssl."
+}
+
 install_web() {
   local stamp=web/node_modules/.zero-drift-lock
   if [ -f "$stamp" ] && cmp -s "$stamp" web/package-lock.json; then return; fi

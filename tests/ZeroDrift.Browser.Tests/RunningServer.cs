@@ -6,18 +6,21 @@ namespace ZeroDrift.Browser.Tests;
 public sealed class RunningServer : IDisposable
 {
     private readonly string data;
-    private readonly bool demo;
+    private readonly string[] more;
     private readonly int port = BuiltServer.FreePort();
     private BuiltServer server;
 
-    public RunningServer(bool demo)
+    public RunningServer(bool demo, params string[] more)
     {
-        this.demo = demo;
+        this.more = [.. more, .. demo ? (string[])["--demo"] : []];
         data = Directory.CreateTempSubdirectory("zero-drift-").FullName;
         server = Start();
     }
 
     public string Url(string path = "/") => $"http://127.0.0.1:{port}{path}";
+
+    /// <summary>The same under another scheme and name.</summary>
+    public string Url(string scheme, string host, string path) => $"{scheme}://{host}:{port}{path}";
 
     public static string Root => BuiltServer.Root;
 
@@ -39,7 +42,7 @@ public sealed class RunningServer : IDisposable
 
     private BuiltServer Start()
     {
-        var started = new BuiltServer(port, data, ["--web", Path.Combine(Root, "web/dist"), .. demo ? (string[])["--demo"] : []]);
+        var started = new BuiltServer(port, data, ["--web", Path.Combine(Root, "web/dist"), .. more]);
         if (!started.IsReadyAsync().GetAwaiter().GetResult()) throw new InvalidOperationException($"The server was not ready within a minute: {started.Said}");
         return started;
     }

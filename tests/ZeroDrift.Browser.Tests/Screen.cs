@@ -10,13 +10,14 @@ public sealed class Screen : IDisposable
     private readonly RunningServer server;
     private bool killed;
 
-    public Screen(RunningServer server, int width = 1280, int height = 800, string? profile = null)
+    public Screen(RunningServer server, int width = 1280, int height = 800, string? profile = null, params string[] flags)
     {
         this.server = server;
         this.profile = profile ?? Directory.CreateTempSubdirectory("zero-drift-browser-").FullName;
         profile = this.profile;
         var options = new ChromeOptions { BinaryLocation = OnPath("chromium") };
         options.AddArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-sync", "--no-first-run", $"--user-data-dir={profile}", $"--window-size={width},{height}");
+        options.AddArguments(flags);
         var service = ChromeDriverService.CreateDefaultService(Path.GetDirectoryName(OnPath("chromedriver")), "chromedriver");
         service.SuppressInitialDiagnosticInformation = true;
         Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(60));
