@@ -2,7 +2,7 @@ using System.Globalization;
 using BenchmarkDotNet.Running;
 using ZeroDrift.Bench;
 
-// dotnet run -c Release --project bench -- turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N]
+// dotnet run -c Release --project bench -- turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N] | tablet [TAPS]
 switch (args.FirstOrDefault())
 {
     case "turning":
@@ -29,8 +29,11 @@ switch (args.FirstOrDefault())
     case "kills":
         await KillBench.RunAsync(Number(1, 100));
         break;
+    case "tablet":
+        await TabletBench.RunAsync(Number(1, 40));
+        break;
     default:
-        Console.WriteLine("turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N]");
+        Console.WriteLine("turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N] | tablet [TAPS]");
         break;
 }
 

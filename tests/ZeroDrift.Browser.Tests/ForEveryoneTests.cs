@@ -34,6 +34,8 @@ public sealed class ForEveryoneTests : IClassFixture<DemoServer>
     [InlineData("/hours")]
     [InlineData("/plan")]
     [InlineData("/help")]
+    [InlineData("/this-tablet")]
+    [InlineData("/install")]
     [InlineData("/engines/00000000-0000-7000-8000-000000000000")]
     public void So_is_every_other(string path) => A_page_is_for_everyone(path);
 

@@ -20,7 +20,7 @@ public sealed class HttpsTests : IDisposable
         screen.Wait(10, "both QR codes", () => (long)screen.Driver.ExecuteScript("return [...document.images].filter(i => i.complete && i.naturalWidth > 100).length")! == 2);
 
         screen.Driver.Navigate().GoToUrl(server.Url("https", "depot.test", "/this-tablet"));
-        screen.See("No engine yet. Choose one beside");
+        screen.See("No engine yet.");
         screen.Wait(20, "the service worker", () => (bool)screen.Driver.ExecuteAsyncScript("const done = arguments[0]; navigator.serviceWorker.getRegistration().then(r => done(!!r?.active))")!);
         Assert.True((bool)screen.Driver.ExecuteScript("return window.isSecureContext")!);
     }

@@ -10,7 +10,7 @@ namespace ZeroDrift.Server.Errors;
 /// </summary>
 internal sealed class Doorkeeper(RequestDelegate next, string? host)
 {
-    private const string Policy = "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; worker-src 'self'; manifest-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+    private const string Policy = "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; worker-src 'self'; manifest-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self' data:; connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
     public async Task InvokeAsync(HttpContext context)
     {

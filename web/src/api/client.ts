@@ -49,8 +49,11 @@ export function toRefusal(error: unknown, status: number): Refusal {
   return new Refusal(message, status, (body.errors as Record<string, string[]>) ?? {}, body)
 }
 
+/** An error whose message is a sentence for people. */
+const isSaid = (failure: Error) => failure.name === 'Said'
+
 /** A sentence for any failure, also when the server cannot be reached. */
 export function sentence(failure: unknown): string {
-  if (failure instanceof Refusal) return failure.message
+  if (failure instanceof Refusal || (failure instanceof Error && isSaid(failure))) return failure.message
   return 'The server cannot be reached. What you typed is still here; try again when it is back.'
 }

@@ -26,11 +26,12 @@ onBeforeUnmount(() => stop.forEach((s) => s()))
 
 /** What waits is sent and what was taken along is followed from the first moment on, and held up nothing that is shown before. */
 async function goOffline() {
-  const [{ startSending }, { followTaken }] = await Promise.all([
+  const [{ startSending }, { followTaken }, { keepUpToDate }] = await Promise.all([
     import('../offline/sender'),
     import('../offline/taken'),
+    import('../offline/taking'),
   ])
-  stop = [startSending(client), followTaken()]
+  stop = [startSending(client), followTaken(), keepUpToDate(client)]
 }
 const WaitsBanner = defineAsyncComponent(() => import('./WaitsBanner.vue'))
 

@@ -1,5 +1,6 @@
 /** The core could not be loaded: neither from this device nor from the server. */
 export class CoreGone extends Error {
+  override readonly name = 'Said'
   constructor() {
     super(
       'What computes here is not on this device yet, and the server cannot be reached. It comes as soon as the server is back.',

@@ -4,6 +4,7 @@ import type { Problem, ServerEntry } from './store'
 
 /** The server answered, but not with what was asked for. */
 export class Answered extends Error {
+  override readonly name = 'Said'
   constructor(
     readonly status: number,
     readonly problem: Problem,

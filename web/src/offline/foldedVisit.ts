@@ -2,7 +2,7 @@ import { Refusal, type Schemas } from '../api/client'
 import { fold, type FoldAnswer } from '../core/fold'
 import { bringVisit, heldVisit } from './held'
 import { unsentOf } from './outbox'
-import { store, type HeldVisit, type Problem } from './store'
+import { store, type HeldContext, type HeldVisit, type Problem } from './store'
 import { refusalOf } from './refusal'
 
 /** A visit as this device has it: the server's entries and its own unsent ones, folded here. */
@@ -50,6 +50,9 @@ export async function foldLine(visitId: string, point: string): Promise<Schemas[
 }
 
 async function parts(visit: HeldVisit) {
-  const held = await (await store()).get('contexts', visit.contextId)
-  return { context: held?.context ?? null, unsent: unsentOf(visit.visitId) }
+  if (last?.contextId !== visit.contextId) last = await (await store()).get('contexts', visit.contextId)
+  return { context: last?.context ?? null, unsent: unsentOf(visit.visitId) }
 }
+
+/** Contexts never change: the one in use is read once. */
+let last: HeldContext | undefined

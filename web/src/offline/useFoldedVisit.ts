@@ -7,7 +7,7 @@ import { pull } from './held'
 import { hear } from './news'
 import { refusalOf } from './refusal'
 
-const every = 2_000
+const every = 1_700
 
 const foldedVisit = (visitId: string) =>
   queryOptions({

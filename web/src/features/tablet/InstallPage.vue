@@ -32,7 +32,7 @@ const qr = (text: string) => `/api/install/qr.svg?text=${encodeURIComponent(text
         and nothing can be taken along. Start it with <span class="figure">./run --https --host 0.0.0.0</span> and come
         back to this page.
       </p>
-      <div v-else class="two-columns">
+      <div v-else class="two-columns row-gap-3">
         <section class="plate p-3">
           <h2>1. Trust the depot</h2>
           <img
@@ -46,11 +46,8 @@ const qr = (text: string) => `/api/install/qr.svg?text=${encodeURIComponent(text
           </p>
           <p class="mb-1">Scan it with the tablet and install the file as a certificate authority:</p>
           <ul class="mb-2">
-            <li>Android: Settings, search “CA certificate”, Install anyway, choose the file.</li>
-            <li>
-              iPad: allow the profile, install it under General, VPN &amp; Device Management, then trust it under About,
-              Certificate Trust.
-            </li>
+            <li>Most tablets: Settings, search “CA certificate”, choose the file that was downloaded.</li>
+            <li>Some ask to allow a profile first, and to trust the certificate once more in the settings.</li>
             <li>A computer: open the file, put it with the trusted root authorities.</li>
           </ul>
           <p class="mb-1">Compare what the tablet shows as SHA-256:</p>

@@ -30,11 +30,11 @@ onMounted(() => void lookAtRoom())
         down on this tablet all the same and sent when the server answers.
       </p>
     </section>
-    <div v-else class="two-columns">
+    <div v-else class="two-columns row-gap-3">
       <TakenList />
       <TakeAlong />
     </div>
-    <div class="two-columns mt-3">
+    <div class="two-columns row-gap-3 mt-3">
       <TabletRoom />
       <ForgetTablet />
     </div>

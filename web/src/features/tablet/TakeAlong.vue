@@ -72,6 +72,9 @@ const engines = computed(() => whole.value.find((c) => c.key === chosen.value)?.
   padding: 0;
   margin: 0;
 }
+.offers li .btn {
+  white-space: nowrap;
+}
 .offers li {
   display: flex;
   justify-content: space-between;
