@@ -30,6 +30,8 @@ public sealed class OfflineTests : IDisposable
         screen.Open("/");
         screen.See("Pump house twin");
         screen.See("As known on this tablet");
+        screen.Open("/pocket/screw");
+        screen.See("1/16 turn");
         screen.Open("/at-the-engine");
         screen.See("Those that were taken along");
         screen.SeeNo("The other twin");
@@ -128,6 +130,24 @@ public sealed class OfflineTests : IDisposable
         var view = await fleet.GetAsync($"/api/visits/{id}");
         Assert.Equal(2, view.GetProperty("points").EnumerateArray().Count(p => p.GetProperty("found").ValueKind != System.Text.Json.JsonValueKind.Null));
         Assert.Empty(view.GetProperty("refused").EnumerateArray());
+    }
+
+    [Fact]
+    public async Task Where_the_page_has_no_network_the_browser_sends_by_itself_once_it_has_one()
+    {
+        var engine = await fleet.EngineAsync("Pump house twin");
+        TakeAlong(engine);
+        screen.Open($"/engines/{engine}/open");
+        Open("1200", "Tove");
+        screen.See("Make it safe");
+        // The page's network is cut; the service worker, which sends in the background, has its own.
+        screen.Network(false, background: true);
+        screen.TickAll("Make it safe");
+
+        var visit = new Uri(screen.Driver.Url).Segments[^1];
+        for (var i = 0; i < 200 && await HeadAsync() < 4; i++) await Task.Delay(100);
+        Assert.True(await HeadAsync() >= 4);
+        async Task<int> HeadAsync() => (await fleet.GetAsync($"/api/visits/{visit}")).GetProperty("head").GetInt32();
     }
 
     [Fact]

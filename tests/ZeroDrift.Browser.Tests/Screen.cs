@@ -162,11 +162,10 @@ public sealed class Screen : IDisposable
         return new Screen(server, profile: profile);
     }
 
-    /// <summary>Cuts this window's network, or gives it back.</summary>
-    public void Network(bool isThere)
+    /// <summary>Cuts this window's network, or gives it back; the service worker has one of its own, and may send from there.</summary>
+    public void Network(bool isThere, bool background = false)
     {
-        // The service worker has a network of its own, and would send from there.
-        Driver.ExecuteCdpCommand("Browser.setPermission", new Dictionary<string, object?> { ["permission"] = new Dictionary<string, object?> { ["name"] = "background-sync" }, ["setting"] = isThere ? "granted" : "denied" });
+        Driver.ExecuteCdpCommand("Browser.setPermission", new Dictionary<string, object?> { ["permission"] = new Dictionary<string, object?> { ["name"] = "background-sync" }, ["setting"] = isThere || background ? "granted" : "denied" });
         Driver.ExecuteCdpCommand("Network.enable", []);
         Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new Dictionary<string, object?> { ["offline"] = !isThere, ["latency"] = 0, ["downloadThroughput"] = -1, ["uploadThroughput"] = -1 });
     }

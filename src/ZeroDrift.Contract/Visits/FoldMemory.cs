@@ -1,5 +1,4 @@
 using System.Text.Json;
-using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Visits;
 

@@ -1763,7 +1763,7 @@ export interface components {
         };
         /**
          * @description All a fold rests on, as a tablet takes it along. Its identifier is the SHA-256 of its bytes, so that a visit says exactly what it was folded
-         *     by.
+         *     by. What came to it later is set and not initialised: generated readers give what is initialised, and missing, no value of its own.
          */
         ContextRecord: {
             engine: components["schemas"]["ContextEngineRecord"];
@@ -2684,9 +2684,9 @@ export interface components {
             contextId?: null | string;
             context?: null | components["schemas"]["ContextRecord"];
             /** @description As the server gave them, with their sequence: taken once, and not judged again. */
-            entries?: unknown[];
+            entries?: null | unknown[];
             /** @description In the order they were made; the server may judge them anew when they arrive. */
-            unsent?: unknown[];
+            unsent?: null | unknown[];
             /** @description Only the line of this point is asked for, the rest of the sheet is not drawn up: what a tap needs at once. */
             only?: null | string;
         };

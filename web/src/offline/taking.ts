@@ -4,7 +4,7 @@ import { goneSince } from '../api/reach'
 import { startTablet } from '../core/tablet'
 import { onlyOne } from './onlyOne'
 import { takeEngine, taken, type ToTake } from './taken'
-import { askToPersist, keepCore } from './tabletReady'
+import { askToPersist, keepCore, lookAtRoom } from './tabletReady'
 
 const lookEvery = 5 * 60_000
 const oldAfter = 15 * 60_000
@@ -33,6 +33,7 @@ export async function takeAllAlong(
 /** Brings what was taken along up to date by itself, while the server answers: at the start, and every now and then. */
 export function keepUpToDate(client: QueryClient): () => void {
   const look = async () => {
+    await lookAtRoom()
     const old = taken.value.filter((t) => Date.now() - t.at > oldAfter)
     if (old.length === 0 || goneSince.value !== null || document.hidden) return
     await onlyOne('refresh', async () => {

@@ -39,7 +39,7 @@ const engines = computed(() => whole.value.find((c) => c.key === chosen.value)?.
             <BButton
               class="btn-plain"
               :disabled="!!busy"
-              :aria-label="`Take ${row.name} along`"
+              :aria-label="`Take along ${row.name}`"
               @click="take([toTake(row)])"
               >Take along</BButton
             >

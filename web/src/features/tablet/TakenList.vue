@@ -38,7 +38,7 @@ const all = computed(() => taken.value.reduce((sum, t) => sum + t.bytes, 0))
               <button
                 type="button"
                 class="text-link"
-                :aria-label="`Leave ${t.name} behind`"
+                :aria-label="`Leave behind ${t.name}`"
                 @click="leaveBehind(t.engineId)"
               >
                 Leave behind

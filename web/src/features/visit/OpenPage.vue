@@ -2,7 +2,7 @@
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
@@ -21,6 +21,7 @@ import { typedBlades } from '../../shared/figures/typedBlades'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
+import { useTyped } from '../../shared/forms/useTyped'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { usePreferences } from '../../shared/preferences'
 import { jobMeanings, jobNames } from '../../shared/words/jobs'
@@ -41,7 +42,7 @@ onMounted(() => void startTablet().catch(() => undefined))
 
 const visitId = newId()
 const asked = String(route.query.job ?? '')
-const typed = reactive({
+const { typed, forget } = useTyped(`open:${props.engineId}`, {
   job: (asked in jobNames ? asked : 'overhead') as Schemas['JobKind'],
   hours: '',
   date: '',
@@ -114,6 +115,7 @@ const form = useForm({
     return send.mutateAsync({ visitId, by: typed.person, entries: [{ ...opening, contextId }] })
   },
   then: async () => {
+    forget()
     preferences.person = typed.person
     if (typed.tray !== 'own') preferences.tray = typed.tray
     await router.replace({ name: 'visit', params: { id: visitId } })

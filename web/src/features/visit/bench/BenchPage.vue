@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { joinVisit } from '../../../offline/decide'
 import type { Entry } from '../../../offline/entries'
 import { JoinedElsewhere } from '../../../offline/foldedVisit'
 import { useTitle } from '../../../shared/address/useTitle'
@@ -25,6 +23,7 @@ import PointList from './PointList.vue'
 import PointPanel from './PointPanel.vue'
 import SignStep from './SignStep.vue'
 import TickList from './TickList.vue'
+import VisitTrouble from './VisitTrouble.vue'
 import { useFocusNext } from './useFocusNext'
 import { useSteps } from './useSteps'
 import { useVisit } from './useVisit'
@@ -32,7 +31,7 @@ import { useVisit } from './useVisit'
 const props = defineProps<{ id: string }>()
 const preferences = usePreferences()
 const client = useQueryClient()
-const { query, view, sheet, saved, trouble, held, name, add, draftOf, readingFor, understood } = useVisit(
+const { query, view, sheet, saved, trouble, held, lastHere, name, add, draftOf, readingFor, understood } = useVisit(
   () => props.id,
   () => preferences.person,
 )
@@ -45,8 +44,8 @@ const givingUp = ref(false)
 const middle = useTemplateRef<HTMLElement>('middle')
 const undone = computed(() => sheet.value?.points.filter((p) => !p.done).length ?? 0)
 const router = useRouter()
-/** Somebody else had opened the engine: what was measured here can go into that visit. */
-const other = computed(() => (held.value?.code === 'engineOpen' ? (held.value.visitId as string) : null))
+// A browser that was killed may not have kept who works here; what was tapped says it.
+watch(view, (now) => now && !preferences.person && (preferences.person = lastHere() ?? ''))
 watch(
   () => query.error.value,
   (error) => {
@@ -63,12 +62,6 @@ watch(
     if (before && state !== before) void client.invalidateQueries()
   },
 )
-/** What a step of its own says beside its field is not said again above everything. */
-const besideItsField = ['conditionStated', 'tried', 'figureRead', 'kept', 'signed', 'abandoned']
-const banner = computed(() => {
-  const t = trouble.value
-  return t && !besideItsField.includes(t.entry.kind) ? t : null
-})
 const findsStop = computed(
   () => stop.value && !stop.value.proved && !stop.value.done && !closed.value && !pickedPoint.value,
 )
@@ -114,21 +107,13 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         :closed="closed"
         @go="go"
       />
-      <div v-if="!preferences.person && !closed" class="conflict" role="alert">
-        Choose who measures: every figure carries a name.
-      </div>
-      <div v-if="held" class="conflict" role="alert">
-        <span>{{ held.detail }}</span>
-        <BButton v-if="other" class="btn-act" @click="joinVisit(id, other)"
-          >Add what you measured to that visit</BButton
-        >
-        <RouterLink v-else class="btn btn-plain" to="/this-tablet">What can be done</RouterLink>
-      </div>
-      <div v-if="banner" class="conflict" role="alert">
-        <span>{{ banner.refusal.message }}</span>
-        <BButton class="btn-plain" @click="understood">Understood</BButton>
-      </div>
-
+      <VisitTrouble
+        :visit-id="id"
+        :nobody="!preferences.person && !closed"
+        :held="held"
+        :trouble="trouble"
+        @understood="understood"
+      />
       <main class="bench">
         <BenchSide class="side" :sheet="sheet" :stop="stop" :current="current" :saved="saved" @pick="pick" />
         <div ref="middle" class="plate plate-strong middle">
@@ -216,16 +201,6 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
 </template>
 
 <style scoped>
-.conflict {
-  display: flex;
-  gap: 0.8rem;
-  align-items: center;
-  flex-wrap: wrap;
-  padding: 0.6rem 1.25rem;
-  background: var(--tight-wash);
-  border-bottom: 1.5px solid var(--tight);
-  font-weight: 700;
-}
 .bench {
   display: grid;
   grid-template-columns: 300px minmax(0, 1fr) 300px;

@@ -6,6 +6,7 @@ import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { day } from '../../../shared/figures/days'
 import { useFigures } from '../../../shared/figures/useFigures'
+import { useTyped } from '../../../shared/forms/useTyped'
 import { jobWord } from '../../../shared/words/jobs'
 import { trendAnswers, type TrendAnswer } from '../../../shared/words/trend'
 import type { Trouble, Visit } from './useVisit'
@@ -15,14 +16,17 @@ const person = defineModel<string>('person', { required: true })
 const props = defineProps<{ view: Visit; trouble: Trouble | null; name: (id: string) => string }>()
 const emit = defineEmits<{ sign: [remark: string]; giveUp: []; answer: [what: TrendAnswer]; swapped: [yes: boolean] }>()
 const figures = useFigures()
-const remark = ref('')
+const { typed, forget } = useTyped(`sign:${props.view.visitId}`, { remark: '' })
 const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades, counts: 'No, it is so' }
 const missing = ref('')
 const unanswered = ref(false)
 function sign() {
   missing.value = person.value ? '' : 'Choose who signs.'
   unanswered.value = !!(props.view.doubt || props.view.swapped)
-  if (person.value && !unanswered.value && props.view.refusals.length === 0) emit('sign', remark.value.trim())
+  if (!person.value || unanswered.value || props.view.refusals.length > 0) return
+  const remark = typed.remark.trim()
+  forget()
+  emit('sign', remark)
 }
 </script>
 
@@ -84,7 +88,7 @@ function sign() {
       <Field v-slot="{ bind }" label="Name" :complaint="missing">
         <PersonField v-bind="bind" v-model="person" />
       </Field>
-      <Field v-slot="{ bind }" label="Remark, if any"><BFormInput v-bind="bind" v-model="remark" /></Field>
+      <Field v-slot="{ bind }" label="Remark, if any"><BFormInput v-bind="bind" v-model="typed.remark" /></Field>
       <p v-if="trouble?.entry.kind === 'signed'" class="complaint" role="alert">{{ trouble.refusal.message }}</p>
       <BButton type="submit" class="btn-act w-100" :disabled="view.refusals.length > 0"
         >Sign the {{ jobWord(view.job) }}</BButton

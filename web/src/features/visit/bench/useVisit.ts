@@ -71,6 +71,9 @@ export function useVisit(id: () => string, person: () => string) {
     everybody.data.value?.find((p) => p.id === by)?.name ??
     ''
 
+  /** Who tapped last on this device. */
+  const lastHere = (): string | undefined => unsentOf(id()).at(-1)?.by
+
   function understood(): Promise<void> {
     understoodIds.value = new Set(folded.value?.outcomes.filter((o) => o.problem).map((o) => o.id))
     return putAway(id())
@@ -121,6 +124,7 @@ export function useVisit(id: () => string, person: () => string) {
     trouble,
     held: computed(() => folded.value?.held ?? null),
     name,
+    lastHere,
     add,
     draftOf,
     readingFor,
