@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { bringVisit, headOf, heldVisit, pull, withEntries } from './held'
 import { onlyOne } from './onlyOne'
-import { store, type ServerEntry } from './store'
-import { leaveBehind, takeEngine } from './taken'
+import { store, type OutboxRow, type ServerEntry } from './store'
+import { dropClosed, leaveBehind, takeEngine } from './taken'
 import { emptyDevice, json } from './testStore'
 
 const entry = (sequence: number): ServerEntry => ({ id: `${sequence}`, sequence, kind: 'noted' })
@@ -64,6 +64,28 @@ describe('an engine taken along', () => {
     expect(headOf(await heldVisit('v'))).toBe(1)
     await leaveBehind('e')
     expect(await db.getAllKeys('contexts')).toEqual(['c'])
+  })
+
+  it('keeps closed visits for a fortnight, and any of which something waits', async () => {
+    const db = await store()
+    const visit = (visitId: string, closed: string | null) => ({
+      visitId,
+      engineId: 'e',
+      contextId: 'c',
+      refused: [],
+      entries: [entry(1), ...(closed ? [{ ...entry(2), kind: 'signed', at: closed }] : [])],
+    })
+    for (const v of [
+      visit('old', '2026-11-01'),
+      visit('new', '2026-11-20'),
+      visit('open', null),
+      visit('late', '2026-11-01'),
+    ])
+      await db.put('visits', v)
+    await db.add('outbox', { visitId: 'late', entry: { id: 'x' } } as unknown as OutboxRow)
+    await dropClosed(Date.parse('2026-11-26'))
+
+    expect(await db.getAllKeys('visits')).toEqual(['late', 'new', 'open'])
   })
 
   it('keeps no context it has outgrown', async () => {

@@ -39,6 +39,21 @@ describe('an answer of the server', () => {
     await expect(keptAnswer(gone(), query(yard, 2))).rejects.toThrow('no network')
   })
 
+  it('stands in where the network swallows the question, until the answer comes after all', async () => {
+    await keptAnswer(Promise.resolve('old'), query(yard))
+    await vi.waitFor(async () => expect(await (await store()).get('answers', '["yard"]')).toBeTruthy())
+    vi.useFakeTimers({ toFake: ['setTimeout'] })
+    let answer: (text: string) => void = () => {}
+    const asked = query(yard)
+    const shown = keptAnswer(new Promise<string>((resolve) => (answer = resolve)), asked)
+    await vi.advanceTimersByTimeAsync(4_000)
+    vi.useRealTimers()
+
+    expect(await shown).toBe('old')
+    answer('new')
+    await vi.waitFor(() => expect(asked.state.data).toBe('new'))
+  })
+
   it('of a visit is not kept here: its entries are', async () => {
     await keptAnswer(Promise.resolve(1), query(['visit', 'v']))
     expect(await (await store()).getAll('answers')).toEqual([])

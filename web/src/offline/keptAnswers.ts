@@ -41,8 +41,15 @@ export async function keptAnswer<T>(asking: Promise<T>, query: Query): Promise<T
     return kept.data as T
   }
   try {
-    // A network that swallows everything is no network.
-    return (await Promise.race([asked, later().then(old)])) ?? (await asked)
+    // A network that swallows everything is no network; an answer that comes late all the same takes the place of the old one.
+    const first = await Promise.race([asked.then((data) => ({ data })), later().then(() => null)])
+    if (first) return first.data
+    const kept = await old()
+    if (kept === undefined) return await asked
+    void asked
+      .then((data) => query.setState({ ...query.state, data, dataUpdatedAt: Date.now() }))
+      .catch(() => undefined)
+    return kept
   } catch (caught) {
     if (caught instanceof Refusal) throw caught
     const kept = await old().catch(() => undefined)

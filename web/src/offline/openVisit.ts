@@ -27,8 +27,11 @@ export async function prepareVisit(visitId: string, opening: Opening, by: string
   const line = written({ ...opening, contextId }, by)
   const { visit, outcomes } = await fold({ visitId, contextId, context, entries: [], unsent: [line] })
   if (!visit) throw refusalOf((outcomes[0]?.problem ?? {}) as unknown as Record<string, unknown>)
-  const db = await store()
-  await db.put('visits', { visitId, engineId: opening.engineId, contextId, entries: [], refused: [] })
+  // Together: nothing tidies the one away before the other is there.
+  const tx = (await store()).transaction(['visits', 'contexts'], 'readwrite')
+  void tx.objectStore('contexts').put({ contextId, context })
+  void tx.objectStore('visits').put({ visitId, engineId: opening.engineId, contextId, entries: [], refused: [] })
+  await tx.done
   tell({ visitId })
   return contextId
 }
@@ -37,9 +40,7 @@ export async function prepareVisit(visitId: string, opening: Opening, by: string
 async function contextFor(engineId: string): Promise<HeldContext> {
   const db = await store()
   try {
-    const fresh = await takeAlong(engineId)
-    await db.put('contexts', fresh)
-    return fresh
+    return await takeAlong(engineId)
   } catch (caught) {
     const taken = await db.get('taken', engineId)
     const held = taken && (await db.get('contexts', taken.contextId))

@@ -31,6 +31,20 @@ export async function leaveBehind(engineId: string): Promise<void> {
   tell()
 }
 
+const keptFor = 14 * 24 * 3_600_000
+
+/** Visits closed a fortnight ago, of which nothing waits here: the server has them. */
+export async function dropClosed(now = Date.now()): Promise<void> {
+  const db = await store()
+  const waits = new Set((await db.getAll('outbox')).map((row) => row.visitId))
+  for (const visit of await db.getAll('visits')) {
+    const closing = visit.entries.find((entry) => entry.kind === 'signed' || entry.kind === 'abandoned')
+    const isOld = closing !== undefined && now - Date.parse(String(closing.at)) > keptFor
+    if (isOld && !visit.held && !waits.has(visit.visitId)) await db.delete('visits', visit.visitId)
+  }
+  await dropContexts()
+}
+
 /** Contexts that nothing on this device rests on any more. */
 async function dropContexts(): Promise<void> {
   const tx = (await store()).transaction(['taken', 'visits', 'contexts'], 'readwrite')

@@ -3,7 +3,7 @@ import { queries } from '../api/queries'
 import { goneSince } from '../api/reach'
 import { startTablet } from '../core/tablet'
 import { onlyOne } from './onlyOne'
-import { takeEngine, taken, type ToTake } from './taken'
+import { dropClosed, takeEngine, taken, type ToTake } from './taken'
 import { askToPersist, keepCore, lookAtRoom } from './tabletReady'
 
 const lookEvery = 5 * 60_000
@@ -34,6 +34,7 @@ export async function takeAllAlong(
 export function keepUpToDate(client: QueryClient): () => void {
   const look = async () => {
     await lookAtRoom()
+    await dropClosed().catch(() => undefined)
     const old = taken.value.filter((t) => Date.now() - t.at > oldAfter)
     if (old.length === 0 || goneSince.value !== null || document.hidden) return
     await onlyOne('refresh', async () => {
