@@ -3,8 +3,8 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { usePreferences } from '../shared/preferences'
+import { isTyping } from '../shared/keys/keys'
 import { useEver } from '../shared/loaded/useEver'
-import KeysDialog from './KeysDialog.vue'
 import Places from './Places.vue'
 import { bringEveryPage } from './router'
 import Toasts from './Toasts.vue'
@@ -16,15 +16,25 @@ const client = useQueryClient()
 const preferences = usePreferences()
 watchEffect(() => document.documentElement.setAttribute('data-bs-theme', preferences.theme))
 const keys = ref(false)
+// Dialogs come when one is asked for.
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
+const askedForKeys = useEver(() => keys.value)
+function listen(event: KeyboardEvent) {
+  if (event.key === '?' && !isTyping(event)) keys.value = !keys.value
+}
 let stop: (() => void)[] = []
 onMounted(() => {
   bringEveryPage()
+  window.addEventListener('keydown', listen)
   void offerUpdates(router)
   void goOffline()
 })
-onBeforeUnmount(() => stop.forEach((s) => s()))
+onBeforeUnmount(() => {
+  stop.forEach((s) => s())
+  window.removeEventListener('keydown', listen)
+})
 
-/** What waits is sent and what was taken along is followed from the first moment on, and held up nothing that is shown before. */
+/** What waits is sent and what was taken along is followed, once the page is shown. */
 async function goOffline() {
   const [{ startSending }, { followTaken }, { keepUpToDate }] = await Promise.all([
     import('../offline/sender'),
@@ -78,7 +88,7 @@ const wentOnce = useEver(() => going.value)
     <RouterView />
   </div>
   <PlacesDrawer v-if="wentOnce" v-model="going" />
-  <KeysDialog v-model="keys" />
+  <KeysDialog v-if="askedForKeys" v-model="keys" />
   <Toasts />
 </template>
 

@@ -1,14 +1,9 @@
 <script setup lang="ts">
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { onBeforeUnmount, onMounted } from 'vue'
-import { isTyping, keysHere } from '../shared/keys/keys'
+import { keysHere } from '../shared/keys/keys'
 
+/** The keys of the page that is open. */
 const shown = defineModel<boolean>({ required: true })
-function listen(event: KeyboardEvent) {
-  if (event.key === '?' && !isTyping(event)) shown.value = !shown.value
-}
-onMounted(() => window.addEventListener('keydown', listen))
-onBeforeUnmount(() => window.removeEventListener('keydown', listen))
 </script>
 
 <template>
