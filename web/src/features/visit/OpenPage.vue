@@ -42,7 +42,8 @@ onMounted(() => void startTablet().catch(() => undefined))
 
 const visitId = newId()
 const asked = String(route.query.job ?? '')
-const { typed, forget } = useTyped(`open:${props.engineId}`, {
+// What was typed for another job is of another form.
+const { typed, forget } = useTyped(`open:${props.engineId}:${asked}`, {
   job: (asked in jobNames ? asked : 'overhead') as Schemas['JobKind'],
   hours: '',
   date: '',
@@ -89,7 +90,8 @@ const methods = computed(() =>
       (engine.data.value?.type.cycle !== 'twoStroke' || ['perCylinder', 'fewestStops', 'book'].includes(m)),
   ),
 )
-const more = ref(false)
+/** What stands there is shown, also where it was typed before a reload. */
+const more = ref(!!typed.date || !!typed.besides.length)
 
 const form = useForm({
   check: () => ({

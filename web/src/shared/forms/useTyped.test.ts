@@ -1,5 +1,5 @@
 import { nextTick } from 'vue'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { useTyped } from './useTyped'
 
 beforeEach(() => localStorage.clear())
@@ -25,6 +25,15 @@ describe('what is typed into a form', () => {
     form.forget()
     form.typed.hours = '1300'
     await nextTick()
+
+    expect(useTyped('open:e', { hours: '' }).typed.hours).toBe('')
+  })
+
+  it('is forgotten after half a day', async () => {
+    const form = useTyped('open:e', { hours: '' })
+    form.typed.hours = '1200'
+    await nextTick()
+    vi.spyOn(Date, 'now').mockReturnValue(Date.now() + 13 * 3_600_000)
 
     expect(useTyped('open:e', { hours: '' }).typed.hours).toBe('')
   })
