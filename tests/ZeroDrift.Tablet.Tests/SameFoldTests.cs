@@ -63,6 +63,18 @@ public sealed class SameFoldTests(TabletProcess tablet) : IClassFixture<TabletPr
         Assert.Contains("\"entries[0].sequence\"", tablet.Call("fold", $$"""{"visitId":"{{visitId}}","context":{{context}},"entries":[{"id":"{{visitId}}","kind":"noted"}]}""").Json, StringComparison.Ordinal);
     }
 
+    [Fact]
+    public void An_entry_of_a_newer_version_that_the_server_took_is_passed_over()
+    {
+        Fold(Entry("opened", new { engineId = TwinContext.Engine, job = "overhead", date = "2026-11-20", shownHours = 1010.0, tray = new { unit = "mm", blades = Blades } }), whole: true);
+        Send();
+        var newer = Entry("sung", new { song = "of another version" });
+        newer["sequence"] = server.Count + 1;
+        server.Add(newer);
+
+        Assert.Equal(2, Same(false).Visit!.Head);
+    }
+
     private void Fold(JsonObject entry, bool whole = false)
     {
         unsent.Add(entry);

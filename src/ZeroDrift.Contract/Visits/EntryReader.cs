@@ -13,6 +13,20 @@ public static class EntryReader
 {
     private const int MostPoints = 200;
 
+    /// <summary>Reads an entry that was taken once: where its fields say nothing to this version, it stands as a note.</summary>
+    public static Entry Stored(JsonElement json, int sequence)
+    {
+        try
+        {
+            return Read(json, sequence);
+        }
+        catch (BadInputException)
+        {
+            var received = json.TryGetProperty("receivedAt", out var at) && at.ValueKind == JsonValueKind.String && at.TryGetDateTimeOffset(out var when) ? when : DateTimeOffset.MinValue;
+            return new Noted(null, "unreadable", null) { Id = json.GetProperty("id").GetGuid(), At = received, By = Guid.Empty, Device = "", Sequence = sequence };
+        }
+    }
+
     /// <summary>Reads one entry.</summary>
     /// <exception cref="BadInputException">The field at fault.</exception>
     public static Entry Read(JsonElement json, int? sequence = null)

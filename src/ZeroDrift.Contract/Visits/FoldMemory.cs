@@ -47,7 +47,7 @@ public sealed class FoldMemory
         var entries = request.Entries ?? [];
         var server = entries.Select((e, i) => Id(e, $"entries[{i}].id")).ToList();
         if (last is { } before && before.VisitId == request.VisitId && before.ContextId == request.ContextId && ReferenceEquals(before.Visit.Context, context) && before.Server.SequenceEqual(server) && IsPrefix(before.Own, unsent)) return before;
-        return new Folded(request.VisitId, request.ContextId, Visit.From(context, entries.Select((e, i) => EntryReader.Read(e, Sequence(e, i)))), new EntryIntake(), server, []);
+        return new Folded(request.VisitId, request.ContextId, Visit.From(context, entries.Select((e, i) => EntryReader.Stored(e, Sequence(e, i)))), new EntryIntake(), server, []);
     }
 
     private static bool IsPrefix(List<UnsentOutcome> own, IReadOnlyList<JsonElement> unsent)
@@ -63,7 +63,6 @@ public sealed class FoldMemory
         var id = Id(json, $"unsent[{index}].id");
         if (folded.Server.Contains(id)) return new UnsentOutcome(id, "known", null);
         var (entry, refusal) = folded.Intake.Read(json, folded.Visit);
-        if (entry is not null && folded.Visit.Opened is null && entry is not Opened) refusal = new Refusal(RefusalCode.NotOpened);
         if (refusal is null)
         {
             var result = folded.Intake.Take(folded.Visit, entry!, folded.Visit.Context.People.Contains);

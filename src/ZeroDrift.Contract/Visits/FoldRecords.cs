@@ -9,7 +9,7 @@ public sealed record FoldRequest
     public required Guid VisitId { get; init; }
     public string? ContextId { get; init; }
 
-    /// <summary>May be left out where whoever answers has seen the context of that identifier before; else <c>contextMissing</c>.</summary>
+    /// <summary>May be left out where whoever answers has seen the context of that identifier before; else it is asked for.</summary>
     public ContextRecord? Context { get; init; }
 
     /// <summary>As the server gave them, with their sequence: taken once, and not judged again.</summary>

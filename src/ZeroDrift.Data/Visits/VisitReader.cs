@@ -2,7 +2,6 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Visits;
-using ZeroDrift.Core;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Model;
 
@@ -30,32 +29,17 @@ public static class VisitReader
     /// <summary>A stored entry for the core.</summary>
     public static Entry Entry(EntryRow row)
     {
-        using var json = JsonDocument.Parse(Whole(row).ToJsonString());
-        try
-        {
-            return EntryReader.Read(json.RootElement, row.Sequence);
-        }
-        catch (BadInputException)
-        {
-            // Late entries are stored even where their fields say nothing to this version.
-            return new Noted(null, "unreadable", null) { Id = row.Id, At = row.ReceivedAt, By = Guid.Empty, Device = "", Sequence = row.Sequence };
-        }
+        using var json = JsonDocument.Parse(Exchanged(row).ToJsonString());
+        return EntryReader.Stored(json.RootElement, row.Sequence);
     }
 
-    /// <summary>A stored entry as it is exchanged: as it came, with what the server adds.</summary>
+    /// <summary>A stored entry as it is exchanged: as it came, with its id and what the server adds.</summary>
     public static JsonObject Exchanged(EntryRow row)
     {
-        var whole = Whole(row);
+        var whole = JsonNode.Parse(row.Content)!.AsObject();
+        whole.Insert(0, "id", row.Id.ToString());
         whole["sequence"] = row.Sequence;
         whole["receivedAt"] = row.ReceivedAt.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", System.Globalization.CultureInfo.InvariantCulture);
         return whole;
-    }
-
-    /// <summary>The entry's JSON with its id.</summary>
-    public static JsonObject Whole(EntryRow row)
-    {
-        var content = JsonNode.Parse(row.Content)!.AsObject();
-        content.Insert(0, "id", row.Id.ToString());
-        return content;
     }
 }

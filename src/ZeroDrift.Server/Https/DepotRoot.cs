@@ -37,7 +37,7 @@ internal sealed class DepotRoot
     public static DepotRoot Open(string folder, string? host, DateTimeOffset now)
     {
         var path = Path.Combine(folder, RootName + ".pem");
-        var root = File.Exists(path) ? X509Certificate2.CreateFromPem(File.ReadAllText(path), File.ReadAllText(path)) : null;
+        var root = File.Exists(path) ? X509Certificate2.CreateFromPemFile(path) : null;
         if (root is null || root.NotAfter - RenewBefore < now)
         {
             root = MakeRoot(now);
