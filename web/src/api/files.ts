@@ -1,5 +1,6 @@
-import { toRefusal, type Schemas } from './client'
+import type { Schemas } from './client'
 import { reaching } from './reach'
+import { toRefusal } from './refusal'
 
 /** Sends a logbook file: to be looked at, or to be brought in. */
 export const sendLogbook = (path: 'preview' | 'import' | 'import?goodOnly=true', file: File) =>

@@ -4,7 +4,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { goneSince } from '../api/reach'
-import { outbox, unwritten, waiting } from '../offline/outbox'
+import { refused, unwritten, waiting } from '../offline/outbox'
 import { sendNow } from '../offline/sender'
 import { isAlmostFull, room } from '../offline/tabletReady'
 import { clock, moment } from '../shared/figures/days'
@@ -15,7 +15,7 @@ import { newerVersion, takeUpdate } from './updates'
 const client = useQueryClient()
 const route = useRoute()
 const since = computed(() => (goneSince.value === null ? '' : moment(new Date(goneSince.value).toISOString())))
-const refusals = computed(() => outbox.value.length - waiting.value.length)
+const refusals = computed(() => refused.value.length)
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 1_000)
 /** An entry on its way is no news; one that has waited a moment is, and all of them where nobody answers. */

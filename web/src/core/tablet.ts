@@ -1,4 +1,4 @@
-import { toRefusal } from '../api/client'
+import { toRefusal } from '../api/refusal'
 import { CoreGone } from './coreGone'
 
 type Reply = { ready?: true; failed?: string; id?: number; answer?: string; failure?: string }

@@ -1,19 +1,9 @@
 import type { Schemas } from '../api/client'
+import { toRefusal } from '../api/refusal'
 import type { WrittenEntry } from './entries'
-import type { Problem, ServerEntry } from './store'
+import type { ServerEntry } from './store'
 
-/** The server answered, but not with what was asked for. */
-export class Answered extends Error {
-  override readonly name = 'Said'
-  constructor(
-    readonly status: number,
-    readonly problem: Problem,
-  ) {
-    super(String(problem.detail ?? `The server answered ${status}.`))
-  }
-}
-
-/** A plain request, the same from a page and from the service worker. Throws `Answered`, or a TypeError where nobody answers. */
+/** A plain request, the same from a page and from the service worker. Throws a `Refusal`, or a TypeError where nobody answers. */
 async function ask<T>(path: string, body?: unknown): Promise<T> {
   const response = await fetch(path, {
     ...(body === undefined
@@ -24,7 +14,7 @@ async function ask<T>(path: string, body?: unknown): Promise<T> {
   // Something between here and the server may answer in its place.
   const isJson = response.headers.get('content-type')?.includes('json')
   const json: unknown = isJson ? await response.json() : {}
-  if (!response.ok) throw new Answered(response.status, json as Problem)
+  if (!response.ok) throw toRefusal(json, response.status)
   if (!isJson) throw new TypeError('not the server')
   return json as T
 }

@@ -3,7 +3,7 @@ import { fold, type FoldAnswer } from '../core/fold'
 import { bringVisit, heldVisit } from './held'
 import { unsentOf } from './outbox'
 import { store, type HeldContext, type HeldVisit, type Problem } from './store'
-import { refusalOf } from './refusal'
+import { toRefusal } from '../api/refusal'
 
 /** A visit as this device has it: the server's entries and its own unsent ones, folded here. */
 export interface FoldedVisit {
@@ -34,7 +34,7 @@ export async function foldVisit(visitId: string): Promise<FoldedVisit> {
     entries: visit.entries,
     unsent,
   })
-  if (!view) throw refusalOf((outcomes[0]?.problem ?? visit.held ?? {}) as Problem)
+  if (!view) throw toRefusal((outcomes[0]?.problem ?? visit.held ?? {}) as Problem)
   return { view: { ...view, context, refused: visit.refused }, outcomes, held: visit.held }
 }
 

@@ -29,7 +29,7 @@ const isKept = (query: Pick<Query, 'queryKey'>) => kinds.has(String(query.queryK
 export async function keptAnswer<T>(asking: Promise<T>, query: Query): Promise<T> {
   if (!isKept(query)) return asking
   const asked = asking.then((data) => {
-    void keep(query.queryHash, data)
+    void keep(query.queryHash, data).catch(() => undefined)
     return data
   })
   if (query.state.data !== undefined) return asked
@@ -61,5 +61,5 @@ export async function keptAnswer<T>(asking: Promise<T>, query: Query): Promise<T
 const later = () => new Promise((resolve) => setTimeout(resolve, patience))
 
 async function keep(key: string, data: unknown): Promise<void> {
-  await (await store()).put('answers', { key, at: Date.now(), data }).catch(() => undefined)
+  await (await store()).put('answers', { key, at: Date.now(), data })
 }

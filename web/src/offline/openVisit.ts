@@ -1,10 +1,10 @@
 import { Refusal } from '../api/client'
 import { fold } from '../core/fold'
 import type { Entry } from './entries'
-import { Answered, takeAlong } from './exchange'
+import { takeAlong } from './exchange'
 import { tell } from './news'
 import { unsentOf, written } from './outbox'
-import { refusalOf } from './refusal'
+import { toRefusal } from '../api/refusal'
 import { store, type HeldContext } from './store'
 
 type Opening = Extract<Entry, { kind: 'opened' }>
@@ -19,14 +19,14 @@ export async function prepareVisit(visitId: string, opening: Opening, by: string
   const { contextId, context } = await contextFor(opening.engineId)
   const other = await openHere(opening.engineId)
   if (other)
-    throw refusalOf({
+    throw toRefusal({
       code: 'engineOpen',
       visitId: other,
       detail: 'This engine is open already. Go on with that visit.',
     })
   const line = written({ ...opening, contextId }, by)
   const { visit, outcomes } = await fold({ visitId, contextId, context, entries: [], unsent: [line] })
-  if (!visit) throw refusalOf((outcomes[0]?.problem ?? {}) as unknown as Record<string, unknown>)
+  if (!visit) throw toRefusal((outcomes[0]?.problem ?? {}) as unknown as Record<string, unknown>)
   // Together: nothing tidies the one away before the other is there.
   const tx = (await store()).transaction(['visits', 'contexts'], 'readwrite')
   void tx.objectStore('contexts').put({ contextId, context })
@@ -45,7 +45,7 @@ async function contextFor(engineId: string): Promise<HeldContext> {
     const taken = await db.get('taken', engineId)
     const held = taken && (await db.get('contexts', taken.contextId))
     if (held) return held
-    if (caught instanceof Answered) throw refusalOf({ status: caught.status, ...caught.problem })
+    if (caught instanceof Refusal) throw caught
     throw new Refusal(
       'This engine was not taken along, and the server cannot be reached: its book is there.',
       503,

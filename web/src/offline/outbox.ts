@@ -14,6 +14,11 @@ export const unwritten = shallowRef<{ visitId: string; entry: WrittenEntry }[]>(
 export const waiting = computed(() => outbox.value.filter((row) => !row.refused))
 export const refused = computed(() => outbox.value.filter((row) => row.refused))
 
+/** The visits that were opened here and have not reached the server. */
+export const openedHere = computed(() =>
+  waiting.value.flatMap(({ visitId, entry }) => (entry.kind === 'opened' ? [{ visitId, entry }] : [])),
+)
+
 /** An entry with all that goes with it. */
 export const written = (entry: Entry, by: string): WrittenEntry =>
   ({ ...entry, id: newId(), at: new Date().toISOString(), by, device: deviceName() }) as WrittenEntry

@@ -1,5 +1,6 @@
+import { Refusal } from '../api/refusal'
 import type { WrittenEntry } from './entries'
-import { Answered, exchange } from './exchange'
+import { exchange } from './exchange'
 import { headOf, heldVisit, pull, withEntries } from './held'
 import { tell } from './news'
 import { store, type HeldVisit, type OutboxRow, type Problem, type ServerEntry } from './store'
@@ -38,9 +39,9 @@ export async function sendVisit(visitId: string): Promise<Sent> {
       if (headOf(await heldVisit(visitId)) < head) await pull(visitId).catch(() => false)
       tell({ visitId })
     } catch (caught) {
-      if (!(caught instanceof Answered)) return 'gone'
+      if (!(caught instanceof Refusal)) return 'gone'
       if (caught.status >= 500 || caught.status === 408 || caught.status === 429) return 'later'
-      return await hold(visitId, { ...caught.problem, detail: caught.message })
+      return await hold(visitId, { ...caught.body, detail: caught.message })
     }
   }
 }

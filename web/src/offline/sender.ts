@@ -91,7 +91,9 @@ async function turn(): Promise<void> {
 async function sendAll(): Promise<void> {
   for (const visitId of await visitsToSend()) {
     if ((pauses.get(visitId)?.until ?? 0) > Date.now()) continue
-    if ((await sendVisit(visitId).then((sent) => heard(visitId, sent))) === 'gone') return
+    const sent = heard(visitId, await sendVisit(visitId))
+    if (sent === 'gone') return
+    if (sent === 'sent') for (const queryKey of afterEntries) void told?.invalidateQueries({ queryKey })
   }
 }
 
@@ -122,7 +124,6 @@ function heard(visitId: string, sent: Sent): Sent {
     pauses.set(visitId, { tries, until: Date.now() + Math.min(firstPause * 2 ** (tries - 1), longestPause) })
   } else {
     pauses.delete(visitId)
-    if (sent === 'sent') for (const queryKey of afterEntries) void told?.invalidateQueries({ queryKey })
   }
   return sent
 }

@@ -1,22 +1,20 @@
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { onBeforeUnmount, ref } from 'vue'
 import { goneSince } from '../api/reach'
-import { Answered } from './exchange'
 import { foldLine, foldVisit, type FoldedVisit } from './foldedVisit'
 import { pull } from './held'
 import { hear } from './news'
-import { refusalOf } from './refusal'
+import { Refusal } from '../api/refusal'
 
 const every = 1_700
 
 const foldedVisit = (visitId: string) =>
   queryOptions({
-    queryKey: ['visit', visitId, 'folded'],
+    queryKey: ['folded', visitId],
     queryFn: async () => {
       try {
         return await foldVisit(visitId)
       } catch (caught) {
-        if (caught instanceof Answered) throw refusalOf({ status: caught.status, ...caught.problem })
         if (caught instanceof TypeError) goneSince.value ??= Date.now()
         throw caught
       }
@@ -47,7 +45,7 @@ export function useFoldedVisit(id: () => string) {
       goneSince.value = null
     } catch (caught) {
       // A visit that was opened here and has not reached the server is not known there.
-      if (!(caught instanceof Answered)) goneSince.value ??= Date.now()
+      if (!(caught instanceof Refusal)) goneSince.value ??= Date.now()
     }
   }, every)
 

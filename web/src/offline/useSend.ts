@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/vue-query'
 import { throwAway } from './decide'
 import type { Entry, WrittenEntry } from './entries'
 import { look, putAway, refused, writeDown } from './outbox'
-import { refusalOf } from './refusal'
+import { toRefusal } from '../api/refusal'
 import { sendThis } from './sender'
 import { store } from './store'
 
@@ -32,12 +32,12 @@ export function useSend() {
       if (sent === 'held') {
         const problem = (await (await store()).get('visits', visitId))?.held ?? {}
         if (lines.some((line) => line.kind === 'opened')) await throwAway(visitId)
-        throw refusalOf(problem)
+        throw toRefusal(problem)
       }
       const no = refused.value.find((row) => lines.some((line) => line.id === row.entry.id))
       if (!no) return lines
       await putAway(visitId)
-      throw refusalOf(no.refused!)
+      throw toRefusal(no.refused!)
     },
     onSuccess: async () => {
       const stale = [['visit'], ['visits'], ['yard'], ['engine'], ['drift'], ['instruments'], ['people']]

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { queries } from '../../api/queries'
-import { waiting } from '../../offline/outbox'
+import { openedHere } from '../../offline/outbox'
 import { useAddressed } from '../../shared/address/useAddressed'
 import { useTitle } from '../../shared/address/useTitle'
 import TypeFacts from '../../shared/facts/TypeFacts.vue'
@@ -39,8 +39,7 @@ const point = computed(() => {
 /** The open visit, also one that was opened on this tablet and waits to be sent. */
 const goOn = computed(
   () =>
-    engine.data.value?.row.openOverheadId ??
-    waiting.value.find(({ entry }) => entry.kind === 'opened' && entry.engineId === props.id)?.visitId,
+    engine.data.value?.row.openOverheadId ?? openedHere.value.find(({ entry }) => entry.engineId === props.id)?.visitId,
 )
 const open = (job: string) => router.push({ name: 'open', params: { engineId: props.id }, query: { job } })
 

@@ -4,7 +4,7 @@ import { computed, onMounted } from 'vue'
 import { queries } from '../../api/queries'
 import { goneSince } from '../../api/reach'
 import { startTablet } from '../../core/tablet'
-import { waiting } from '../../offline/outbox'
+import { openedHere } from '../../offline/outbox'
 import { taken } from '../../offline/taken'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
@@ -15,14 +15,10 @@ const open = useQuery(() => ({ ...queries.openVisits(), refetchOnMount: 'always'
 const yard = useQuery(() => queries.yard())
 onMounted(() => void startTablet().catch(() => undefined))
 const along = computed(() => new Set(taken.value.map((t) => t.engineId)))
-/** Opened here, and not with the server yet. */
-const here = computed(() =>
-  waiting.value.flatMap(({ visitId, entry }) => (entry.kind === 'opened' ? [{ visitId, entry }] : [])),
-)
 const engineName = (id: string) => yard.data.value?.engines.find((e) => e.engineId === id)?.name ?? 'An engine'
 /** Without the server only what was taken along can be opened. */
 const closed = computed(() => {
-  const opened = new Set(here.value.map((h) => h.entry.engineId))
+  const opened = new Set(openedHere.value.map((h) => h.entry.engineId))
   const rows = (yard.data.value?.engines ?? []).filter((e) => !e.openOverheadId && !opened.has(e.engineId))
   return goneSince.value === null ? rows.slice(0, 8) : rows.filter((e) => along.value.has(e.engineId))
 })
@@ -34,10 +30,15 @@ const closed = computed(() => {
       <div class="page-head"><h1>At the engine</h1></div>
       <section class="plate p-3 mb-3">
         <h2>Open now</h2>
-        <p v-if="data.visits.length + here.length === 0" class="mt-2 mb-0">
+        <p v-if="data.visits.length + openedHere.length === 0" class="mt-2 mb-0">
           No engine is open. Choose one below to begin.
         </p>
-        <RouterLink v-for="h in here" :key="h.visitId" class="job" :to="{ name: 'visit', params: { id: h.visitId } }">
+        <RouterLink
+          v-for="h in openedHere"
+          :key="h.visitId"
+          class="job"
+          :to="{ name: 'visit', params: { id: h.visitId } }"
+        >
           <strong>{{ engineName(h.entry.engineId) }}</strong>
           <span class="soft">{{ jobNames[h.entry.job] }}, opened on this tablet; it waits to be sent</span>
         </RouterLink>

@@ -3,7 +3,6 @@ import type { UseQueryReturnType } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { Refusal, sentence } from '../../api/client'
 import { goneSince } from '../../api/reach'
-import { CoreGone } from '../../core/coreGone'
 import { moment } from '../figures/days'
 
 /**
@@ -45,11 +44,7 @@ const isUnknown = computed(() => error.value instanceof Refusal && [400, 404].in
     </template>
     <p v-else-if="error instanceof Refusal" class="complaint" role="alert">{{ sentence(error) }}</p>
     <p v-else-if="error" role="status">
-      {{
-        error instanceof CoreGone
-          ? error.message
-          : 'The server cannot be reached, and this tablet has not kept this page. It comes as soon as the server is back.'
-      }}
+      The server cannot be reached, and this tablet has not kept this page. It comes as soon as the server is back.
     </p>
     <p v-else role="status" class="soft">Looking…</p>
   </component>

@@ -6,7 +6,7 @@ import { queries } from '../../../api/queries'
 import { goneSince } from '../../../api/reach'
 import type { Entry, Felt, Stage, WrittenEntry } from '../../../offline/entries'
 import { outbox, putAway, unsentOf, unwritten, writeDown } from '../../../offline/outbox'
-import { refusalOf } from '../../../offline/refusal'
+import { toRefusal } from '../../../api/refusal'
 import { isHeld } from '../../../offline/sender'
 import { useFoldedVisit } from '../../../offline/useFoldedVisit'
 
@@ -56,10 +56,10 @@ export function useVisit(id: () => string, person: () => string) {
   const understoodIds = ref(new Set<string>())
   const trouble = computed<Trouble | null>(() => {
     const first = rows.value.find((row) => row.refused)
-    if (first) return { refusal: refusalOf(first.refused!), entry: first.entry }
+    if (first) return { refusal: toRefusal(first.refused!), entry: first.entry }
     const no = folded.value?.outcomes.find((o) => o.problem && !understoodIds.value.has(o.id))
     const entry = no && unsentOf(id()).find((e) => e.id === no.id)
-    return no && entry ? { refusal: refusalOf(no.problem as unknown as Record<string, unknown>), entry } : null
+    return no && entry ? { refusal: toRefusal(no.problem as unknown as Record<string, unknown>), entry } : null
   })
   const saved = computed(() =>
     queue.value.length === 0 ? 'saved' : isHeld.value || goneSince.value !== null ? 'waiting' : 'saving',

@@ -80,7 +80,7 @@ watch(shown, (open) => {
         <PersonField v-bind="bind" v-model="typed.person" />
       </Field>
       <Field v-slot="{ bind }" name="why" label="Why"><BFormInput v-bind="bind" v-model="typed.why" /></Field>
-      <FormEnd>Keep the correction</FormEnd>
+      <FormEnd :needs-server="false">Keep the correction</FormEnd>
     </form>
   </BModal>
 </template>

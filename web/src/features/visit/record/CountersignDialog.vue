@@ -70,7 +70,7 @@ watch(shown, (open) => {
           @update:model-value="(now: string) => (typed.figures[p.label] = now)"
         />
       </Field>
-      <FormEnd>Sign beside it</FormEnd>
+      <FormEnd :needs-server="false">Sign beside it</FormEnd>
     </form>
   </BModal>
 </template>
