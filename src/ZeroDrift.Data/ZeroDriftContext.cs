@@ -37,6 +37,7 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<RoadRow> Roads => Set<RoadRow>();
     public DbSet<CallRow> Calls => Set<CallRow>();
     public DbSet<SameGapRow> SameGaps => Set<SameGapRow>();
+    public DbSet<LockPairRow> LockPairs => Set<LockPairRow>();
     public DbSet<FeelCheckRow> FeelChecks => Set<FeelCheckRow>();
     public DbSet<TypeFitRow> TypeFits => Set<TypeFitRow>();
     public DbSet<MarkRow> Marks => Set<MarkRow>();

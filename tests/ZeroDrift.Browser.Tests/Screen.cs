@@ -10,7 +10,7 @@ public sealed class Screen : IDisposable
     private readonly RunningServer server;
     private bool killed;
 
-    public Screen(RunningServer server, int width = 1280, int height = 800, string? profile = null, params string[] flags)
+    public Screen(RunningServer server, int width = 1280, int height = 800, string? profile = null, bool keepsItself = false, params string[] flags)
     {
         this.server = server;
         this.profile = profile ?? Directory.CreateTempSubdirectory("zero-drift-browser-").FullName;
@@ -21,6 +21,8 @@ public sealed class Screen : IDisposable
         var service = ChromeDriverService.CreateDefaultService(Path.GetDirectoryName(OnPath("chromedriver")), "chromedriver");
         service.SuppressInitialDiagnosticInformation = true;
         Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(60));
+        // Most tests look at a verdict longer than the moment after which it keeps itself.
+        if (!keepsItself) Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new Dictionary<string, object?> { ["source"] = "try { localStorage.setItem('zd-keeps-itself', 'false') } catch {}" });
     }
 
     public ChromeDriver Driver { get; }
@@ -63,6 +65,16 @@ public sealed class Screen : IDisposable
     /// <summary>Presses a blade key.</summary>
     public void Blade(string blade) => Do($"tap the blade {blade}", () => Visible($"//div[@aria-label='Blades']//button[starts-with(normalize-space(.), {Quote(blade)})]").Click());
 
+    /// <summary>A try: one tap where the blade drags, else the feel first.</summary>
+    public void Try(string blade, string feel)
+    {
+        if (feel != "Slight drag") Press(feel);
+        Blade(blade);
+    }
+
+    /// <summary>Between two blades: the one goes, the next does not.</summary>
+    public void Between(string thinner, string thicker) => Do($"tap between {thinner} and {thicker}", () => Driver.FindElement(By.CssSelector($"[aria-label='{thinner} goes, {thicker} does not']")).Click());
+
     /// <summary>Ticks every line of a list; how many there were.</summary>
     public int TickAll(string heading)
     {
@@ -86,7 +98,6 @@ public sealed class Screen : IDisposable
         See("MEASURE AS FOUND");
         var name = Driver.FindElement(By.TagName("h1")).Text;
         Blade(name.Contains("intake", StringComparison.Ordinal) ? intake : exhaust);
-        Press("Slight drag");
         See("On the figure:");
         Press("Keep ");
         Wait(15, "the next thing to do", () => Driver.FindElement(By.TagName("h1")).Text != name);

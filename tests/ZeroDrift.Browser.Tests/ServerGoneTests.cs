@@ -76,11 +76,11 @@ public sealed class ServerGoneTests : IDisposable
         See("MEASURE AS FOUND");
         server.Kill();
 
-        Try("0.25", "Slides free");
+        screen.Try("0.25", "Slides free");
         screen.See("Saved on this machine");
         screen.Driver.SwitchTo().Window(first);
         screen.Wait(10, "the other tab's tap", () => screen.Text.Contains("1 entry waits to be sent", StringComparison.Ordinal));
-        Try("0.30", "No go");
+        screen.Try("0.30", "No go");
         screen.Wait(10, "both taps waiting", () => screen.Text.Contains("2 entries wait to be sent", StringComparison.Ordinal));
 
         server.Restart();
@@ -98,10 +98,4 @@ public sealed class ServerGoneTests : IDisposable
     }
 
     private void See(string text) => screen.See(text, 20);
-
-    private void Try(string blade, string feel)
-    {
-        screen.Blade(blade);
-        screen.Press(feel);
-    }
 }

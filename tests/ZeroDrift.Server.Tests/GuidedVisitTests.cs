@@ -67,7 +67,7 @@ public sealed class GuidedVisitTests : IDisposable
             case "bar" or "prove":
                 var stop = view.GetProperty("sheet").GetProperty("stops").EnumerateArray().First(s => s.GetProperty("points").EnumerateArray().Any(p => p.GetString() == point));
                 await SayAsync(stop.GetProperty("crankDeg").ValueKind == JsonValueKind.Null
-                    ? new JsonObject { ["kind"] = "positionProved", ["points"] = JsonNode.Parse(stop.GetProperty("points").GetRawText()) }
+                    ? new JsonObject { ["kind"] = "positionProved", ["points"] = new JsonArray(point) }
                     : new JsonObject { ["kind"] = "positionProved", ["crankDeg"] = stop.GetProperty("crankDeg").GetDouble() });
                 break;
             case "sign":

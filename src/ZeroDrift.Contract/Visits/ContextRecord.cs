@@ -1,5 +1,6 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Core.Wear;
 
@@ -37,7 +38,13 @@ public sealed record ContextRecord
     public ContextMeterRecord? Meter { get; init; }
     public AwaitingRecord? Awaiting { get; init; }
     public IReadOnlyList<MarkRecord> Marks { get; set; } = [];
+
+    /// <summary>What each person's locknuts did on this type.</summary>
+    public IReadOnlyList<CreepRecord> Creep { get; set; } = [];
 }
+
+/// <summary>Pairs of before and after locking, and the creep once they are enough, mm.</summary>
+public sealed record CreepRecord(Guid Person, int Pairs, double? CreepMm);
 
 public sealed record ContextEngineRecord(Guid Id, string Name, MachineKind Machine, string MachineName, string? Registration, string Site, string? SerialNumber, string? Rating);
 
@@ -45,7 +52,7 @@ public sealed record OwnFeelRecord(Guid Person, double SdMm);
 
 public sealed record PersonRecord(Guid Id, string Name, string Initials);
 
-public sealed record StepRecord(string Step, StepList List, string Text, string? Asks, string? Point, double? CrankDeg, Counting? Counts, string? Pair);
+public sealed record StepRecord(string Step, StepList List, string Text, string? Asks, string? Point, double? CrankDeg, Counting? Counts, string? Pair, string? ByStarter = null);
 
 /// <summary>What the record expects of a point, with the rate that lies behind it.</summary>
 public sealed record ExpectedRecord(string Point, double? ClearanceMm, double? StandardUncertaintyMm, double? MmPer1000h, double? StandardErrorMmPer1000h, double? BeforeMm, double? BeforeHours, double? AimMm = null, double? AimGainHours = null)
@@ -79,11 +86,32 @@ public sealed record ContextTypeRecord
     public required double ToolTurnsPerCrankTurn { get; init; }
     public double ColdMaxC { get; set; } = 40;
     public double? DialConversion { get; init; }
+
+    /// <summary>Where the dial touches the rocker.</summary>
+    public string? DialContact { get; init; }
+    public PointOrder Order { get; set; }
+    public SettingOrder? Setting { get; init; }
+    public JudgingSchool Judging { get; set; }
+    public SettingManner Manner { get; set; }
+    public MeasuringMeans Measuring { get; set; }
+    public bool Spark { get; set; }
+
+    /// <summary>With the timing in doubt a valve can meet its piston.</summary>
+    public bool Interference { get; set; }
+
+    /// <summary>Lock pins or cam bars that must be out before the crank turns.</summary>
+    public string? Pins { get; init; }
+
+    /// <summary>Diameter of the pulley or flywheel that carries the marks, mm.</summary>
+    public double? PulleyMm { get; init; }
+
+    /// <summary>The book counts turns of the cam.</summary>
+    public bool SpeaksCamTurns { get; set; }
 }
 
-public sealed record ContextPointRecord(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, int Bank, int Along, AdjusterRequest Adjuster, bool Bridge);
+public sealed record ContextPointRecord(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, int Bank, int Along, AdjusterRequest Adjuster, bool Bridge, string? BookName = null);
 
 public sealed record ContextDemandsRecord(Guid RevisionId, string Revision, string Source, DateOnly Date, SpecCondition Condition, IReadOnlyList<PointDemandRecord> Points);
 
 /// <summary>What is asked of one point: in millimetres as derived, and in the book's own writing.</summary>
-public sealed record PointDemandRecord(string Point, AdviceDemandRequest Demand, string Written, bool FleetTolerance);
+public sealed record PointDemandRecord(string Point, AdviceDemandRequest Demand, string Written, bool FleetTolerance, string? Unit = null);

@@ -2,6 +2,7 @@ using System.Text.Json;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
@@ -37,7 +38,7 @@ public static class EntryReader
         var entry = kind switch
         {
             "opened" => (Entry)Opened(f, id, at, by, device),
-            "chose" => new Chose { Id = id, At = at, By = by, Device = device, Method = f.OptionalWord<TurningMethod>("method"), Order = f.OptionalWord<PointOrder>("order"), Setting = f.OptionalWord<SettingOrder>("setting"), Tray = Tray(f), TurnedBy = f.OptionalText("turnedBy", 100) },
+            "chose" => new Chose { Id = id, At = at, By = by, Device = device, Method = f.OptionalWord<TurningMethod>("method"), Order = f.OptionalWord<PointOrder>("order"), Setting = f.OptionalWord<SettingOrder>("setting"), Tray = Tray(f), Measuring = f.OptionalWord<MeasuringMeans>("measuring"), Judging = f.OptionalWord<JudgingSchool>("judging"), Manner = f.OptionalWord<SettingManner>("manner"), TurnedBy = f.OptionalText("turnedBy", 100) },
             "ticked" => new Ticked(f.Text("step", "the step", 100), f.Flag("on"), f.OptionalFigure("said")) { Id = id, At = at, By = by, Device = device },
             "conditionStated" => new ConditionStated(f.Word<SpecCondition>("condition"), f.OptionalNumber("engineTemperatureC", -60, 200), f.OptionalNumber("hoursStanding", 0, 100_000), f.OptionalFlag("measureAnyway") ?? false) { Id = id, At = at, By = by, Device = device },
             "positionProved" => Proved(f, id, at, by, device),
@@ -98,6 +99,8 @@ public static class EntryReader
         Setting = f.OptionalWord<SettingOrder>("setting"),
         Tray = Tray(f),
         Measuring = f.OptionalWord<MeasuringMeans>("measuring"),
+        Judging = f.OptionalWord<JudgingSchool>("judging"),
+        Manner = f.OptionalWord<SettingManner>("manner"),
         Instruments = f.Texts("instruments", 20),
         Bench = f.OptionalFlag("bench") ?? false,
         Continues = f.OptionalId("continues"),

@@ -3,8 +3,10 @@ using ZeroDrift.Core;
 using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Setting;
+using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Core.Wear;
 
@@ -18,10 +20,24 @@ public static class SheetMapping
         var before = Uncorrected(visit);
         var points = visit.Points.Zip(visit.Work).Select(p => Point(visit, context, p.First, p.Second, before)).ToList();
         var order = visit.Context.Type.Order;
+        var view = CrankView.Of(context.Type.Rotation);
         return new SheetRecord
         {
             Method = visit.Method,
             Setting = visit.Setting,
+            Order = visit.Schools.Order,
+            Judging = visit.Schools.Judging,
+            Manner = visit.Schools.Manner,
+            Measuring = visit.Schools.Measuring,
+            Methods = [.. Enum.GetValues<TurningMethod>().Where(m => SheetStops.Allows(visit, m)).Select(m => new MethodRecord(m, m.NeedsMark(), m == visit.Context.Type.Method))],
+            ByEye = visit.Method.IsByEye(),
+            TurnedBy = visit.TurnedBy,
+            SeenFrom = view.SeenFrom,
+            Anticlockwise = view.Anticlockwise,
+            ViewAssumed = view.Assumed,
+            StandsDeg = visit.StandsAbout,
+            LobeAway = SheetStops.LobesAway(visit),
+            Marks = [.. visit.KnownMarks.Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap))],
             CycleDeg = order.Cycle.Degrees(),
             FiringOrder = order.Cylinders,
             FiringAnglesDeg = [.. order.Cylinders.Select(c => order.FiresAt(c).Degrees)],
@@ -37,7 +53,8 @@ public static class SheetMapping
             Tray = visit.Tray?.Blades ?? [],
             TrayUnit = WrittenFigure.Name(visit.Tray?.Unit ?? Core.Lengths.LengthUnit.Millimetre),
             TraySet = visit.Tray?.SetId,
-            Stops = [.. visit.Plan.Stops.Select((s, i) => Stop(visit, context, s, i, points))],
+            ThinBlades = [.. (visit.Tray?.Blades ?? []).Zip(visit.Tray?.BladesMm ?? [], (blade, mm) => (blade, mm)).Where(b => ThinBlade.Is(b.mm)).Select(b => b.blade)],
+            Stops = [.. visit.Plan.Stops.Select((s, i) => SheetStops.Of(visit, context, s, i, points))],
             CannotSet = [.. visit.Plan.Turning.CannotSet.Select(p => new UnplacedPointResponse(p.Point.Cylinder, p.Point.Kind, p.MarginDeg, p.Reason))],
             Points = points,
         };
@@ -60,22 +77,13 @@ public static class SheetMapping
         return visit.Opened!.Bench ? "bench" : visit.State == VisitState.Abandoned ? "abandoned" : "warm";
     }
 
-    private static SheetStopRecord Stop(Visit visit, ContextRecord context, PlannedStop stop, int index, List<SheetPointRecord> points)
-    {
-        var own = points.Where(p => stop.Points.Contains(p.Label)).ToList();
-        var proved = visit.Work.Where(p => stop.Points.Contains(p.Point.Label)).All(visit.IsProved);
-        if (stop.Turning is not { } turning)
-            return new SheetStopRecord(index, null, 0, 0, null, null, "No stop of the plan reaches these: bar until each one's lobe points away from its valve, then measure.", null, null, proved, own.TrueForAll(p => p.Done), stop.Points);
-        return new SheetStopRecord(index, turning.CrankDeg, turning.TurnFromPreviousDeg, Core.Turning.BarringTool.For(turning.TurnFromPreviousDeg, context.Type.ToolTurnsPerCrankTurn), turning.CompressionCylinder, turning.RockingCylinder, turning.Sign,
-            turning.Set.Min(p => p.RoomBackDeg), turning.Set.Min(p => p.RoomForwardDeg), proved, own.TrueForAll(p => p.Done), stop.Points);
-    }
-
     private static SheetPointRecord Point(Visit visit, ContextRecord context, PointView view, PointWork work, Visit? before)
     {
         var gap = view.Demand as Demand.Gap;
         var demand = context.Demands.FirstOrDefault(d => d.Revision == visit.Demands?.Revision && d.Condition == visit.Demands?.Condition)?.Points.FirstOrDefault(p => p.Point == view.Point);
         var expected = context.Expected.FirstOrDefault(e => e.Point == view.Point);
-        var (owesFound, owesLeft) = (visit.OwesFound(work), visit.OwesLeft(work));
+        var readings = new SheetReadings(visit);
+        var (owesFound, owesLeft) = (visit.OwesFound(work), visit.OwesLeft(work) || visit.WantsSetting(work));
         var done = !owesFound && !owesLeft;
         var leftAt = (view.Left ?? view.Found)?.Value.EstimateMm;
         var ahead = gap is null ? null : expected?.FromHere ?? (expected is { MmPer1000h: { } rate, StandardErrorMmPer1000h: { } error } ? FreshAhead.Plain(rate, error) : null);
@@ -87,7 +95,10 @@ public static class SheetMapping
             ? ahead.LeftAt(view.Point, gap!.Window, seen, Math.Max(view.Found.Value.StandardUncertaintyMm ?? 0, AimOff.LeastUncertaintyMm)) is var left ? (Out: left.Out(next), Side: left.Side(next)) : default
             : default;
         var finer = ahead is not null && work.Left is null && IsWorthFiner(ahead, gap!.Window, work, view, expected!, context.NextVisitHours, share);
-        var advice = owesLeft && !owesFound && view.Demand is { } asked ? Advised(work, asked, view) : null;
+        var mayBeSet = owesLeft || (visit.State == VisitState.Open && work is { Found: not null, Left: null });
+        var advice = mayBeSet && !owesFound && view.Demand is { } asked ? Advised(visit, context, work, asked, view) : null;
+        var aimAt = finer ? MeasuringAim.Figure : MeasuringAim.Decide;
+        var creep = work.Point.Adjuster is Adjuster.Screw or Adjuster.BrakeScrew && gap is not null ? Creep(visit, work) : null;
         return new SheetPointRecord
         {
             Label = view.Point,
@@ -102,16 +113,26 @@ public static class SheetMapping
             SetMm = gap?.AimMm,
             FleetTolerance = gap?.FleetTolerance ?? false,
             SpecWritten = demand?.Written,
+            SpecUnit = demand?.Unit,
+            BookName = context.Points.FirstOrDefault(p => p.Label == view.Point)?.BookName,
+            FirstBlade = owesFound && !visit.IsByAmount(work) ? readings.First(work, aimAt) : null,
+            BeforeLock = readings.Of(work, work.KeptAt(ReadingStage.BeforeLock).LastOrDefault()),
+            BeforeLockDraft = readings.Of(work, work.Growing(ReadingStage.BeforeLock)),
+            AsksBeforeLock = creep is not null && LocknutCreep.IsWorthAsking(creep.Pairs, creep.CreepMm, gap!.Window.MaxMm - gap.Window.MinMm),
+            CreepPairs = creep?.Pairs ?? 0,
+            CreepMm = creep?.CreepMm,
+            Dial = gap is null ? null : Dial(visit, gap),
+            Siblings = gap is null && !visit.IsByAmount(work) && Core.Visits.Siblings.Of(visit, work) is { } others ? new SiblingsRecord(others.LeastMm, others.MostMm, others.Points) : null,
             ByAmount = visit.IsByAmount(work),
             Amount = advice?.Amount is { } amount ? AmountResponse.Of(amount) : null,
             Start = work.Start?.State,
             BeforeMm = expected?.BeforeMm,
             BeforeHours = expected?.BeforeHours,
             ExpectedMm = visit.State == VisitState.Open ? expected?.ClearanceMm : null,
-            Found = Reading(visit, work.Found, gap),
-            Left = Reading(visit, work.Left, gap),
-            FoundDraft = Reading(visit, work.Growing(ReadingStage.AsFound), gap, finer ? MeasuringAim.Figure : MeasuringAim.Decide),
-            LeftDraft = Reading(visit, work.Growing(ReadingStage.AsLeft), gap),
+            Found = readings.Of(work, work.Found),
+            Left = readings.Of(work, work.Left),
+            FoundDraft = readings.Of(work, work.Growing(ReadingStage.AsFound), aimAt),
+            LeftDraft = readings.Of(work, work.Growing(ReadingStage.AsLeft)),
             Outcome = view.Outcome,
             Why = work.Said?.Why,
             OwesFound = owesFound,
@@ -126,22 +147,37 @@ public static class SheetMapping
             WorthFiner = finer,
             FittedShim = work.Shims.Count > 0 ? work.Shims[^1].Thickness : null,
             Adjuster = work.Point.Adjuster.Word,
-            Corrected = [.. Corrected(visit, work, before, gap)],
+            Corrected = [.. Corrected(visit, work, before)],
         };
     }
 
-    private static Advice? Advised(PointWork work, Demand asked, PointView view)
+    private static Advice? Advised(Visit visit, ContextRecord context, PointWork work, Demand asked, PointView view)
     {
         var fitted = work.Shims.Count > 0 ? Core.Lengths.Length.Parse(work.Shims[^1].Thickness, work.Shims[^1].Unit).Millimetres : (double?)null;
+        var creep = Creep(visit, work) is { CreepMm: { } mm } known && visit.Schools.Manner != SettingManner.BladeIn ? new LocknutCreep(mm, known.Pairs) : null;
+        var toFigure = view.Verdict == Core.Judging.VerdictState.InWindow || visit.Judge(work.Found, work)?.Side is not null;
         try
         {
-            return Advice.For(work.Point.Adjuster, asked, (view.Left ?? view.Found)?.Value, fitted);
+            return Advice.For(work.Point.Adjuster, asked, (view.Left ?? view.Found)?.Value, fitted, creep, visit.Tray?.Unit ?? LengthUnit.Millimetre, toFigure);
         }
         catch (BadInputException bad)
         {
             // A shim whose thickness nobody has measured yet, or a book that asks what this adjuster cannot do: said, not hidden.
             return new Advice(AdviceAction.MeasureOn, null, null, null, bad.Message);
         }
+    }
+
+    /// <summary>What is known of the locknuts of whoever found the point.</summary>
+    private static LearnedCreep? Creep(Visit visit, PointWork work) => visit.Context.Creep.GetValueOrDefault(work.Found?.Kept?.By ?? visit.Opened!.By) ?? new LearnedCreep(0, null);
+
+    private static DialRecord? Dial(Visit visit, Demand.Gap gap)
+    {
+        if (visit.Schools.Measuring != MeasuringMeans.Dial || visit.Context.DialConversion is not { } conversion) return null;
+        var unit = visit.Tray?.Unit ?? LengthUnit.Millimetre;
+        var aim = DialAim.For(gap, conversion, unit);
+        return new DialRecord(WrittenFigure.Name(unit), In(aim.MinMm), In(aim.MaxMm), In(aim.FromMm), In(aim.ToMm), aim.Sentence);
+
+        double In(double mm) => unit == LengthUnit.Thou ? mm / (double)Length.MillimetresPerThou : mm;
     }
 
     /// <summary>Before the first try by what is expected, then by the bracket under way, until it is kept.</summary>
@@ -151,7 +187,7 @@ public static class SheetMapping
         var draft = work.Growing(ReadingStage.AsFound);
         // A figure read off or a blade that drags is as fine as it gets.
         if (draft is { Figure: not null } || draft?.Tries.Any(t => t.Feel == Feel.Drag) == true) return false;
-        var (lower, upper) = draft is not null && Value(draft).Reading is { LowerMm: { } l, UpperMm: { } u } ? (l, u) : expected is { ClearanceMm: { } mm, StandardUncertaintyMm: { } sd } ? (mm - sd, mm + sd) : (0.0, 0.0);
+        var (lower, upper) = draft is not null && SheetReadings.Value(draft).Reading is { LowerMm: { } l, UpperMm: { } u } ? (l, u) : expected is { ClearanceMm: { } mm, StandardUncertaintyMm: { } sd } ? (mm - sd, mm + sd) : (0.0, 0.0);
         return ahead.IsWorthFiner(window, lower, upper, AimOff.LeastUncertaintyMm, nextVisitHours.Value, share);
     }
 
@@ -162,77 +198,15 @@ public static class SheetMapping
         return 0;
     }
 
-    private static SheetReadingRecord? Reading(Visit visit, ReadingWork? work, Demand.Gap? gap, MeasuringAim aim = MeasuringAim.Decide)
-    {
-        if (work is null) return null;
-        var (value, complaint) = Value(work);
-        var unit = work.Figure?.Unit ?? (work.Tries.Count > 0 ? WrittenFigure.Name(work.Tries[^1].Unit) : "mm");
-        var next = work.Kept is null && complaint is null && visit.Tray is { } tray ? NextTry.Of(tray.BladesMm, work.Trials, value, gap, aim) : null;
-        var judged = work.Judge(gap);
-        var corrected = work.Tries.LastOrDefault(t => t.CorrectedFigure is not null);
-        return new SheetReadingRecord
-        {
-            Id = work.Id,
-            Stage = work.Stage,
-            Tries = corrected is null ? [.. work.Tries.Select(t => new TryRecord(t.Id, t.Blades, WrittenFigure.Name(t.Unit), t.Feel))] : [],
-            Written = corrected?.CorrectedFigure ?? work.Figure?.Figure,
-            Unit = corrected is null ? unit : WrittenFigure.Name(corrected.Unit),
-            LowerMm = value.LowerMm,
-            UpperMm = value.UpperMm,
-            EstimateMm = value.EstimateMm,
-            StandardUncertaintyMm = value.StandardUncertaintyMm,
-            By = work.Kept?.By ?? Last(work).By,
-            At = work.Kept?.At ?? Last(work).At,
-            Kept = work.Kept is not null,
-            Unproved = work.Unproved,
-            State = judged?.State,
-            Because = judged?.Because,
-            OnFigure = judged?.OnFigure ?? false,
-            Action = judged is { State: null } ? next is null ? JudgedAction.Yours : JudgedAction.MeasureOn : judged?.Action,
-            NextBlade = next is null ? null : new NextBladeRecord([.. next.BladesMm.Select(mm => visit.Tray!.Blades[IndexOf(visit.Tray.BladesMm, mm)])], next.SumMm),
-            LastEntry = work.LastEntry,
-            Complaint = complaint,
-            OfferUnit = work.Kept is null && gap is not null && work.Trials.Count == 0 ? OtherUnit(work, gap) : null,
-        };
-    }
-
-    private static string? OtherUnit(ReadingWork work, Demand.Gap gap)
-    {
-        if (work.Figure is not { With: FigureSource.Figure } figure || !char.IsAsciiDigit(figure.Figure[0]) || figure.Figure.AsSpan(1).ContainsAny('-', '–')) return null;
-        var written = Core.Lengths.Length.Parse(figure.Figure, WrittenFigure.Unit(figure.Unit));
-        return Core.Lengths.UnitDoubt.Offer(written, gap.Window.MinMm, gap.Window.MaxMm) is { } other ? WrittenFigure.Name(other) : null;
-    }
-
-    private static int IndexOf(IReadOnlyList<double> blades, double mm)
-    {
-        for (var i = 0; i < blades.Count; i++)
-            if (Math.Abs(blades[i] - mm) < 1e-9) return i;
-        return 0;
-    }
-
-    private static Entry Last(ReadingWork work) => work.Figure is { } figure && figure.Id == work.LastEntry ? figure : work.Tries[^1];
-
-    private static (Reading Reading, string? Complaint) Value(ReadingWork work)
-    {
-        try
-        {
-            return (work.Value(), null);
-        }
-        catch (BadInputException bad)
-        {
-            return (Core.Measuring.Reading.Nothing, bad.Message);
-        }
-    }
-
-    private static IEnumerable<CorrectedFigureRecord> Corrected(Visit visit, PointWork work, Visit? before, Demand.Gap? gap)
+    private static IEnumerable<CorrectedFigureRecord> Corrected(Visit visit, PointWork work, Visit? before)
     {
         if (before is null) yield break;
         foreach (var reading in work.Readings.Where(r => r.Kept is not null))
         {
             var entries = reading.Tries.Select(t => t.Id).Append(reading.Figure?.Id ?? Guid.Empty).ToHashSet();
             if (visit.Entries.OfType<Core.Visits.Corrected>().LastOrDefault(c => entries.Contains(c.Target)) is not { } correction) continue;
-            var old = before.Work.First(p => p.Point.Label == work.Point.Label).Readings.FirstOrDefault(r => r.Id == reading.Id);
-            if (Reading(before, old, gap) is { } was) yield return new CorrectedFigureRecord(was, correction.Why, correction.By, correction.At);
+            var place = before.Work.First(p => p.Point.Label == work.Point.Label);
+            if (new SheetReadings(before).Of(place, place.Readings.FirstOrDefault(r => r.Id == reading.Id)) is { } was) yield return new CorrectedFigureRecord(was, correction.Why, correction.By, correction.At);
         }
     }
 }

@@ -2,6 +2,7 @@ using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Contract.Visits;
@@ -31,7 +32,16 @@ public sealed record SheetReadingRecord
     public Because? Because { get; init; }
     public required bool OnFigure { get; init; }
     public JudgedAction? Action { get; init; }
+
+    /// <summary>One-figure school: to which side the set blade says it is off.</summary>
+    public VerdictState? Side { get; init; }
     public NextBladeRecord? NextBlade { get; init; }
+
+    /// <summary>The blade that narrows the figure for the trend; nothing needs it to be decided.</summary>
+    public NextBladeRecord? TrendBlade { get; init; }
+
+    /// <summary>What a written figure was read off.</summary>
+    public FigureSource? With { get; init; }
 
     /// <summary>The entry a correction of this figure names.</summary>
     public required Guid LastEntry { get; init; }
@@ -68,6 +78,32 @@ public sealed record SheetPointRecord
     public SheetReadingRecord? Left { get; init; }
     public SheetReadingRecord? FoundDraft { get; init; }
     public SheetReadingRecord? LeftDraft { get; init; }
+
+    /// <summary>Set, the locknut still loose.</summary>
+    public SheetReadingRecord? BeforeLock { get; init; }
+    public SheetReadingRecord? BeforeLockDraft { get; init; }
+
+    /// <summary>A figure before locking is worth a tap, while it teaches what the locknut does or where it does much.</summary>
+    public bool AsksBeforeLock { get; init; }
+
+    /// <summary>Pairs of before and after locking known of this hand on this type.</summary>
+    public int CreepPairs { get; init; }
+    public double? CreepMm { get; init; }
+
+    /// <summary>As the book calls it, where it has a name of its own there.</summary>
+    public string? BookName { get; init; }
+
+    /// <summary>What the book's figure is written in.</summary>
+    public string? SpecUnit { get; init; }
+
+    /// <summary>The blade to begin with.</summary>
+    public NextBladeRecord? FirstBlade { get; init; }
+
+    /// <summary>The limits on a dial, where one is used.</summary>
+    public DialRecord? Dial { get; init; }
+
+    /// <summary>What the others of its kind read, where no book judges it.</summary>
+    public SiblingsRecord? Siblings { get; init; }
     public PointOutcome? Outcome { get; init; }
     public string? Why { get; init; }
     public required bool OwesFound { get; init; }
@@ -91,13 +127,61 @@ public sealed record SheetPointRecord
     public required IReadOnlyList<CorrectedFigureRecord> Corrected { get; init; }
 }
 
-public sealed record SheetStopRecord(int Index, double? CrankDeg, double TurnFromPreviousDeg, double ToolTurnsFromPrevious, int? CompressionCylinder, int? RockingCylinder, string Sign, double? RoomBackDeg, double? RoomForwardDeg, bool Proved, bool Done, IReadOnlyList<string> Points);
+/// <summary>Limits and figure as a dial on the rocker shows them, in its own unit.</summary>
+public sealed record DialRecord(string Unit, double Min, double Max, double From, double To, string Sentence);
+
+public sealed record SiblingsRecord(double LeastMm, double MostMm, int Points);
+
+/// <summary>A school of positions as this engine and whoever turns it allow it.</summary>
+public sealed record MethodRecord(TurningMethod Method, bool NeedsMark, bool Book);
+
+/// <summary>With the lobes in sight: what can be measured where the crank stands, and the least turn that brings another point clear.</summary>
+public sealed record LobeAwayRecord(IReadOnlyList<string> Here, double? TurnDeg, double? CrankDeg, IReadOnlyList<string> Next);
+
+public sealed record ProofRecord(ProofKind Kind, string Sentence);
+
+public sealed record SheetStopRecord(int Index, double? CrankDeg, double TurnFromPreviousDeg, double ToolTurnsFromPrevious, int? CompressionCylinder, int? RockingCylinder, string Sign, double? RoomBackDeg, double? RoomForwardDeg, bool Proved, bool Done, IReadOnlyList<string> Points)
+{
+    /// <summary>Forwards from where the crank stands; null where nobody has said where that is.</summary>
+    public double? TurnDeg { get; init; }
+    public double? ToolTurns { get; init; }
+
+    /// <summary>The proofs of compression that fit this engine and this case.</summary>
+    public required IReadOnlyList<ProofRecord> Proofs { get; init; }
+
+    /// <summary>The marks that are up here, and the ones that lie in wait near it.</summary>
+    public required IReadOnlyList<StopMarkRecord> Marks { get; init; }
+}
+
+/// <summary>A mark at a stop: so many degrees on from it, before it where negative.</summary>
+public sealed record StopMarkRecord(string Name, bool Trap, double AheadDeg);
 
 /// <summary>The work sheet of a visit: stops, points, readings, advice, in the form the screens at the engine and the record show.</summary>
 public sealed record SheetRecord
 {
     public required TurningMethod Method { get; init; }
     public required SettingOrder Setting { get; init; }
+    public required PointOrder Order { get; init; }
+    public required JudgingSchool Judging { get; init; }
+    public required SettingManner Manner { get; init; }
+    public required MeasuringMeans Measuring { get; init; }
+
+    /// <summary>The schools to choose from.</summary>
+    public required IReadOnlyList<MethodRecord> Methods { get; init; }
+
+    /// <summary>The eye is on one valve at a time: what is seen proves the point, no stop does.</summary>
+    public required bool ByEye { get; init; }
+    public string? TurnedBy { get; init; }
+    public required CrankEnd SeenFrom { get; init; }
+    public required bool Anticlockwise { get; init; }
+
+    /// <summary>The book does not say which end or which way.</summary>
+    public required bool ViewAssumed { get; init; }
+
+    /// <summary>Where the crank stands as far as can be told.</summary>
+    public double? StandsDeg { get; init; }
+    public LobeAwayRecord? LobeAway { get; init; }
+    public required IReadOnlyList<MarkRecord> Marks { get; init; }
     public required double CycleDeg { get; init; }
     public required IReadOnlyList<int> FiringOrder { get; init; }
     public required IReadOnlyList<double> FiringAnglesDeg { get; init; }
@@ -115,6 +199,9 @@ public sealed record SheetRecord
     public required IReadOnlyList<string> Tray { get; init; }
     public required string TrayUnit { get; init; }
     public string? TraySet { get; init; }
+
+    /// <summary>Blades so thin that they buckle at a right drag.</summary>
+    public required IReadOnlyList<string> ThinBlades { get; init; }
     public required IReadOnlyList<SheetStopRecord> Stops { get; init; }
     public required IReadOnlyList<UnplacedPointResponse> CannotSet { get; init; }
     public required IReadOnlyList<SheetPointRecord> Points { get; init; }

@@ -42,6 +42,15 @@ public sealed record CountersignatureRecord(Guid By, DateTimeOffset At, IReadOnl
         new(entry.By, entry.At, [.. entry.Readings.Select(r => (r.Point, r.Reading)).Select(r => new SecondReadingRecord(r.Point, r.Reading.EstimateMm, r.Reading.LowerMm, r.Reading.UpperMm))]);
 }
 
+/// <summary>Points measured without a figure at hand, judged by a revision that came to the book later.</summary>
+/// <param name="Revision">Its name.</param>
+/// <param name="Source">Where it comes from.</param>
+/// <param name="Date">Its date; the visit has its own.</param>
+/// <param name="Points">How each stands by it.</param>
+public sealed record JudgedLaterRecord(string Revision, string Source, DateOnly Date, IReadOnlyList<JudgedPointRecord> Points);
+
+public sealed record JudgedPointRecord(string Point, VerdictState State, string Written);
+
 /// <summary>A visit folded: what a screen shows.</summary>
 public sealed record VisitRecord
 {
@@ -65,6 +74,7 @@ public sealed record VisitRecord
     public VisitDoubtRecord? Doubt { get; init; }
     public SwappedRecord? Swapped { get; init; }
     public SignedRecord? Signed { get; init; }
+    public JudgedLaterRecord? JudgedLater { get; init; }
     public string? ContextId { get; init; }
     public string? ContextAsked { get; init; }
     public ContextRecord? Context { get; init; }

@@ -20,4 +20,17 @@ public enum TurningMethod
 
     /// <summary>The book's own list, to the letter, checked.</summary>
     Book,
+
+    /// <summary>Cams in sight: no stops; a point is measured where its lobe points away from its valve, in any order.</summary>
+    LobeAway,
+}
+
+/// <summary>What follows from a school.</summary>
+public static class TurningMethods
+{
+    /// <summary>Found by a mark on the pulley; the starter is too coarse for one. The others go by what is seen of the valves.</summary>
+    public static bool NeedsMark(this TurningMethod method) => method is TurningMethod.TwoStop or TurningMethod.PerCylinder or TurningMethod.FewestStops or TurningMethod.Book;
+
+    /// <summary>The eye is on one valve at a time: the point is proved by what was seen, not by a stop.</summary>
+    public static bool IsByEye(this TurningMethod method) => method is TurningMethod.LobeAway or TurningMethod.ExhaustOpeningIntakeClosing;
 }

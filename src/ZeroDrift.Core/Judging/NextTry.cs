@@ -43,11 +43,11 @@ public static class NextTry
         if (aim == MeasuringAim.Figure && Judgement.Drags(trials).Any()) return null;
         var possible = Possible(trayMm, trials, reading);
         if (possible.Count == 0) return null;
-        if (school == JudgingSchool.OneFigure && gap?.SetMm is { } set && aim == MeasuringAim.Decide)
-            return possible.Find(s => Judgement.Same(s.SumMm, set));
         if (gap is null || aim == MeasuringAim.Figure) return Halving(possible, reading, gap, prior);
-        if (Judgement.Of(reading, trials, gap) is { IsDecided: true }) return null;
-        return Deciding(possible, reading, gap, prior);
+        if (trials.Count > 0 && Judgement.Of(reading, trials, gap) is { IsDecided: true }) return null;
+        if (school == JudgingSchool.OneFigure && gap.SetMm is { } set) return possible.Find(s => Judgement.Same(s.SumMm, set));
+        // A stack is more trouble than a blade: it is asked for where no single one tells more.
+        return Deciding(possible.FindAll(s => s.BladesMm.Count == 1), reading, gap, prior) ?? Deciding(possible, reading, gap, prior);
     }
 
     /// <summary>Everything in the tray strictly inside the bounds and not tried, thinnest first; of equal thickness the fewer blades.</summary>

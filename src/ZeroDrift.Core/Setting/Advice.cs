@@ -60,15 +60,17 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
     /// <param name="reading">What was found; null before anything was.</param>
     /// <param name="fittedShimMm">The shim there now, for shims.</param>
     /// <param name="creep">A mechanic's own locknut creep, where it is known.</param>
+    /// <param name="unit">What the figures in the sentence are said in.</param>
+    /// <param name="toFigure">It is to be brought to the set figure though it may stand in its window: a school that asks for it, or a mechanic's choice.</param>
     /// <exception cref="BadInputException">A demand this adjuster cannot meet, naming both; a shim without its fitted size.</exception>
-    public static Advice For(Adjuster adjuster, Demand demand, Reading? reading, double? fittedShimMm = null, LocknutCreep? creep = null) => demand.Match(
+    public static Advice For(Adjuster adjuster, Demand demand, Reading? reading, double? fittedShimMm = null, LocknutCreep? creep = null, LengthUnit unit = LengthUnit.Millimetre, bool toFigure = false) => demand.Match(
         gap => adjuster.Match(
-            screw => Gapped(gap, reading, known => Turned(known, gap, screw.PitchMm, screw.ClearancePerTravel, screw.ClockwiseCloses, creep)),
-            _ => Gapped(gap, reading, _ => ByBlade(gap, "Turn the shaft by the blade of {0}, its index mark facing outward, away from the plug; lock, measure again.")),
-            shim => Shimmed(shim, gap, reading, fittedShimMm),
+            screw => Gapped(gap, reading, toFigure, known => Turned(known, gap, screw.PitchMm, screw.ClearancePerTravel, screw.ClockwiseCloses, creep, unit)),
+            _ => Gapped(gap, reading, toFigure, _ => ByBlade(gap, unit, "Turn the shaft by the blade of {0}, its index mark facing outward, away from the plug; lock, measure again.")),
+            shim => Shimmed(shim, gap, reading, fittedShimMm, toFigure),
             _ => Cannot(adjuster, demand),
             _ => Cannot(adjuster, demand),
-            brake => Gapped(gap, reading, known => Turned(known, gap, brake.PitchMm, brake.ClearancePerTravel, brake.ClockwiseCloses, creep))),
+            brake => Gapped(gap, reading, toFigure, known => Turned(known, gap, brake.PitchMm, brake.ClearancePerTravel, brake.ClockwiseCloses, creep, unit))),
         _ => adjuster.Match(
             _ => AtZero(),
             _ => Cannot(adjuster, demand),
@@ -90,11 +92,12 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
         throw new BadInputException("demand", $"A {demand.Word} cannot be set with a {adjuster.Word}: check the adjuster and the demand.");
 
     /// <summary>Leaves what is in its window, measures on where nothing decides, else does <paramref name="set"/> with the reading.</summary>
-    private static Advice Gapped(Demand.Gap gap, Reading? reading, Func<Reading, Advice> set)
+    private static Advice Gapped(Demand.Gap gap, Reading? reading, bool toFigure, Func<Reading, Advice> set)
     {
         if (reading is null or { EstimateMm: null, LowerMm: null, UpperMm: null }) return new Advice(AdviceAction.MeasureOn, null, null, null, "Measure it first.");
         return Standing(reading, gap.Window) switch
         {
+            _ when toFigure => set(reading),
             VerdictState.InWindow => new Advice(AdviceAction.Leave, null, null, null, "In its window: leave it alone."),
             VerdictState.Tight or VerdictState.Loose => set(reading),
             _ => new Advice(AdviceAction.MeasureOn, null, null, null, Measure),
@@ -116,23 +119,28 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
     /// <summary>Known only between two blades; a blade that drags between its neighbours is a figure.</summary>
     private static bool IsBracket(Reading reading) => reading is { LowerMm: { } low, UpperMm: { } high } && high - low > 1e-9 && (reading.EstimateMm is not { } mm || Math.Abs((low + high) / 2 - mm) < 1e-9);
 
-    private static Advice Turned(Reading reading, Demand.Gap gap, double pitchMm, double clearancePerTravel, bool clockwiseCloses, LocknutCreep? creep)
+    private static Advice Turned(Reading reading, Demand.Gap gap, double pitchMm, double clearancePerTravel, bool clockwiseCloses, LocknutCreep? creep, LengthUnit unit)
     {
         var aim = creep?.AimBeforeLock(gap.AimMm) ?? gap.AimMm;
-        if (Middle(reading) is not { } now) return ByBlade(gap, "No figure to turn from: slacken the locknut and set with the blade of {0}, lock, measure again.");
+        if (Middle(reading) is not { } now) return ByBlade(gap, unit, "No figure to turn from: slacken the locknut and set with the blade of {0}, lock, measure again.");
         var turn = ScrewTurn.Between(now, aim, pitchMm, clearancePerTravel, clockwiseCloses);
         if (turn.Direction is not { } direction) return new Advice(AdviceAction.Leave, turn, null, null, "It stands on the figure.");
         var verb = aim > now ? "Open it" : "Close it";
         var way = direction == ScrewDirection.Clockwise ? "clockwise" : "anticlockwise";
         var degrees = $"{Math.Round(turn.Turns.Degrees).ToString(CultureInfo.InvariantCulture)}°";
         var amount = turn.DegreesFirst ? $"{degrees}, {TurnWords.Say(turn.Turns)}" : $"{TurnWords.Say(turn.Turns)}, {degrees}";
-        return new Advice(AdviceAction.Turn, turn, null, null, $"{verb} {amount}, {way}.");
+        var locks = creep is null || aim == gap.AimMm ? "" : $" Leave it at {Said(aim, unit)}, {TurnWords.Say(Turns.Of(Math.Abs(creep.CreepMm) / (pitchMm * clearancePerTravel)))} {(creep.CreepMm < 0 ? "wide" : "close")}: it will lock to {Said(gap.AimMm, unit)}.";
+        return new Advice(AdviceAction.Turn, turn, null, null, $"{verb} {amount}, {way}.{locks}");
     }
 
-    private static Advice ByBlade(Demand.Gap gap, string sentence) =>
-        new(AdviceAction.SetByBlade, null, null, null, string.Format(CultureInfo.InvariantCulture, sentence, $"{gap.AimMm}"));
+    private static Advice ByBlade(Demand.Gap gap, LengthUnit unit, string sentence) =>
+        new(AdviceAction.SetByBlade, null, null, null, string.Format(CultureInfo.InvariantCulture, sentence, Said(gap.AimMm, unit)));
 
-    private static Advice Shimmed(Adjuster.Shim shim, Demand.Gap gap, Reading? reading, double? fittedMm)
+    private static string Said(Clearance mm, LengthUnit unit) => unit == LengthUnit.Thou
+        ? $"{Math.Round(mm / (double)Length.MillimetresPerThou, 1).ToString("0.#", CultureInfo.InvariantCulture)} thou"
+        : $"{mm}";
+
+    private static Advice Shimmed(Adjuster.Shim shim, Demand.Gap gap, Reading? reading, double? fittedMm, bool toFigure)
     {
         if (reading is null or { EstimateMm: null, LowerMm: null, UpperMm: null }) return new Advice(AdviceAction.MeasureOn, null, null, null, "Measure it first.");
         if (!IsBracket(reading) && Middle(reading) is null)
@@ -141,7 +149,7 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
                 return new Advice(AdviceAction.FitThinnerFirst, null, null, null, "Closed up: fit a thinner shim first, so that there is a gap to measure, then work it out.");
             return new Advice(AdviceAction.MeasureOn, null, null, null, Measure);
         }
-        if (Standing(reading, gap.Window) == VerdictState.InWindow) return new Advice(AdviceAction.Leave, null, null, null, "In its window: leave it alone.");
+        if (!toFigure && Standing(reading, gap.Window) == VerdictState.InWindow) return new Advice(AdviceAction.Leave, null, null, null, "In its window: leave it alone.");
         if (fittedMm is not { } fitted) throw new BadInputException("adjuster.fittedMm", "Give the thickness of the shim fitted now, in mm by micrometer.");
         var range = ShimsFor(shim, gap, reading, fitted);
         if (range.ChoiceMm is not { } choice)

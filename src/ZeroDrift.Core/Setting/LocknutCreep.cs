@@ -25,6 +25,12 @@ public sealed record LocknutCreep(double CreepMm, int Pairs)
         return Of([.. settings.Select(s => s.After - (s.Found + s.OpeningTurns * pitchMm * clearancePerTravel))]);
     }
 
+    /// <summary>
+    /// Whether a figure before locking is worth a tap: while there is not enough history, or where the creep takes up a quarter of the window or
+    /// more, so that a change of hand or nut would carry it out.
+    /// </summary>
+    public static bool IsWorthAsking(int pairs, double? creepMm, double windowMm) => pairs < FewestPairs || Math.Abs(creepMm ?? 0) >= windowMm / 4;
+
     /// <summary>The before-lock figure that lands on the target.</summary>
     public Clearance AimBeforeLock(Clearance targetMm) => Clearance.Near(targetMm - CreepMm);
 

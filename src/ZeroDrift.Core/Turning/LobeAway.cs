@@ -20,6 +20,19 @@ public sealed record LobeAway(IReadOnlyList<ClearPoint> Here, NextClear? Next)
     /// <summary>Degrees a point must be clear unless said otherwise.</summary>
     public const double DefaultLeastMarginDeg = 10;
 
+    /// <summary>
+    /// Where the crank stands when a point's lobe is seen to point away: where it was thought to be if the point is clear there, else the least turn
+    /// on from there, and with nothing known the middle of the point's clear room. Null for a point that only the book places.
+    /// </summary>
+    public static CrankAngle? StandsAbout(TurningEngine engine, CrankAngle? before, LashRef seen)
+    {
+        if (engine.Guarded(seen.Kind) is not { } arcs) return before;
+        var (from, length) = arcs.LongestClear();
+        if (before is not { } crank) return engine.Order.FiresAt(seen.Cylinder).After(from + length / 2);
+        if (engine.Margin(crank, seen) >= DefaultLeastMarginDeg) return crank;
+        return From(engine, crank, [seen]).Next?.CrankDeg ?? engine.Order.FiresAt(seen.Cylinder).After(from + length / 2);
+    }
+
     /// <summary>What can be measured here, and the smallest forward turn at which some other point left can be.</summary>
     /// <param name="engine">The engine.</param>
     /// <param name="crank">Where the crank stands.</param>

@@ -31,7 +31,7 @@ internal static class StopSign
         {
             var local = engine.Local(angle, cylinder);
             if (engine.Unguarded(LashKind.Exhaust)!.Arcs.Any(arc => Circle.Same(local, arc.From, engine.Cycle)))
-                return $"{cylinder} exhaust just begins to open.";
+                return $"{cylinder} exhaust just begins to move.";
             if (engine.Unguarded(LashKind.Intake) is { } intake && intake.Arcs.Any(arc => Circle.Same(local, arc.From + arc.Length - 10, engine.Cycle)))
                 return $"{cylinder} intake is almost closed.";
         }

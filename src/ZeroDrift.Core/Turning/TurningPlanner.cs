@@ -29,6 +29,7 @@ public static class TurningPlanner
             TurningMethod.ExhaustOpeningIntakeClosing => ByEachOther(engine, points, start),
             TurningMethod.FewestStops => Fewest(engine, points),
             TurningMethod.Book => BookList.Check(engine, points, request.BookStops),
+            TurningMethod.LobeAway => throw new BadInputException("method", "Lobe away has no stops: each point is measured where its lobe points away. Ask lobe-away, or choose another method."),
             _ => throw new BadInputException("method", "This method is not known."),
         };
         return request.CrankNowDeg is { } now ? FromWhereItStands(plan, now, request.Method) : plan;

@@ -11,11 +11,12 @@ public static class TypePlan
         ? TurningEngine.FourStroke(type.Order, type.Timing, type.RampGuardDeg)
         : TurningEngine.Uniflow(type.Order, type.Uniflow, type.RampGuardDeg);
 
-    /// <summary>The plan for the type's own points and method, or another method where the mechanic prefers one.</summary>
+    /// <summary>The plan for the type's own points and method, or another method where the mechanic prefers one; lobe away has no stops.</summary>
+    /// <param name="type">The type.</param>
+    /// <param name="method">The school; null for the type's own.</param>
+    /// <param name="crankNow">Where the crank stands: the same stops, beginning with the first at or ahead of it.</param>
     /// <exception cref="BadInputException">A method the cycle does not allow.</exception>
-    public static TurningPlan Plan(this EngineType type, TurningMethod? method = null) => TurningPlanner.Plan(type.Turning(), new TurningRequest(
-        method ?? type.Method,
-        [.. type.Points.Select(p => p.Kind).Distinct()],
-        null,
-        type.BookStops));
+    public static TurningPlan Plan(this EngineType type, TurningMethod? method = null, CrankAngle? crankNow = null) => (method ?? type.Method) == TurningMethod.LobeAway
+        ? new TurningPlan([], [])
+        : TurningPlanner.Plan(type.Turning(), new TurningRequest(method ?? type.Method, [.. type.Points.Select(p => p.Kind).Distinct()], null, type.BookStops, crankNow));
 }

@@ -5,7 +5,8 @@ namespace ZeroDrift.Core.Visits;
 /// <summary>One line of a list to tick.</summary>
 /// <param name="Key">Stable name, kept with the record.</param>
 /// <param name="Text">What to do.</param>
-public sealed record Caution(string Key, string Text);
+/// <param name="ByStarter">What is asked instead where the starter turns the crank.</param>
+public sealed record Caution(string Key, string Text, string? ByStarter = null);
 
 /// <summary>
 /// The cautions that apply to a job. Common practice; the engine maker's manual and the local rules come first, and pressure, lifting and
@@ -19,7 +20,8 @@ public static class Cautions
     /// <summary>Before the covers come off.</summary>
     public static IReadOnlyList<Caution> MakeSafe(MachineKind machine)
     {
-        var list = new List<Caution> { new("battery", "Battery negative off; air or hydraulic starter isolated.") };
+        var list = new List<Caution> { new("battery", "Battery negative off; air or hydraulic starter isolated.",
+            "The starter turns it: power stays on, ignition and fuel off, the lead off the coil where there is one; nobody's hands in, one person calls.") };
         if (machine is MachineKind.Generator or MachineKind.Ferry)
             list.Add(new("automatic-start", "Remote and automatic start locked out and tagged. A standby set starts without warning."));
         list.Add(new("fuel-stop", "Fuel stop (or ignition) disabled."));
@@ -33,7 +35,7 @@ public static class Cautions
 
     /// <summary>Both lists as steps of a visit.</summary>
     public static IReadOnlyList<VisitStep> Steps(MachineKind machine) =>
-        [.. MakeSafe(machine).Select(c => new VisitStep(c.Key, StepList.MakeSafe, c.Text)), .. CloseUp().Select(c => new VisitStep(c.Key, StepList.CloseUp, c.Text))];
+        [.. MakeSafe(machine).Select(c => new VisitStep(c.Key, StepList.MakeSafe, c.Text) { ByStarter = c.ByStarter }), .. CloseUp().Select(c => new VisitStep(c.Key, StepList.CloseUp, c.Text))];
 
     /// <summary>After the last point.</summary>
     public static IReadOnlyList<Caution> CloseUp() =>

@@ -66,8 +66,14 @@ internal static class EntryRules
         return null;
     }
 
-    private static Refusal? Choose(VisitFold fold, Chose e) =>
-        e.Method is { } method && Impossible(fold.Context, method) is { } sentence ? Malformed("method", sentence) : null;
+    private static Refusal? Choose(VisitFold fold, Chose e)
+    {
+        if (e.Method is { } asked && Impossible(fold.Context, asked) is { } sentence) return Malformed("method", sentence);
+        var method = e.Method ?? fold.Method;
+        if ((e.TurnedBy ?? fold.TurnedBy) == Chose.Starter && method.NeedsMark())
+            return Malformed(e.Method is null ? "turnedBy" : "method", "The starter is too coarse to stop at a mark: choose rocking, exhaust opening / intake closing, or lobe away.");
+        return null;
+    }
 
     private static string? Impossible(VisitContext context, TurningMethod method)
     {

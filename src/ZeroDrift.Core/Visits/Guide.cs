@@ -1,3 +1,6 @@
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Turning;
+
 namespace ZeroDrift.Core.Visits;
 
 /// <summary>
@@ -21,12 +24,14 @@ internal static class Guide
 
     private static NextTask? AtStop(Visit visit, PlannedStop stop)
     {
-        var open = visit.Work.Where(p => stop.Points.Contains(p.Point.Label) && Owes(visit, p)).ToList();
+        var open = Ordered(visit, stop).Where(p => Owes(visit, p)).ToList();
         if (open.Count == 0) return null;
         var unmeasured = open.Find(visit.OwesFound);
         var point = visit.Setting == SettingOrder.StopFirst ? unmeasured ?? open[0] : open[0];
         if (!visit.Opened!.Bench && !visit.IsProved(point) && stop.CrankDeg is { } angle)
             return new NextTask(visit.CrankDeg is { } here && StopPlan.Same(here, angle) ? NextDo.Prove : NextDo.Bar, point.Point.Label, angle);
+        // With the lobes in sight the valve itself is seen to be free, and that proves it.
+        if (visit.Method == TurningMethod.LobeAway && !visit.Opened!.Bench && !visit.IsByAmount(point) && !visit.IsProved(point)) return new NextTask(NextDo.Prove, point.Point.Label);
         var task = visit.OwesFound(point) ? NextDo.Measure
             : point.Said?.Outcome == PointOutcome.Set || point.Growing(ReadingStage.AsLeft) is not null ? NextDo.MeasureAgain
             : NextDo.Set;
@@ -36,6 +41,16 @@ internal static class Guide
     private static bool Owes(Visit visit, PointWork point)
     {
         if (visit.Opened!.Continues is not null && point.FoundBefore is null) return false;
-        return visit.OwesFound(point) || visit.OwesLeft(point);
+        return visit.OwesFound(point) || visit.OwesLeft(point) || visit.WantsSetting(point);
+    }
+
+    /// <summary>In the order of the stop; with the lobes in sight the points that are clear now first, then those of the least further turn.</summary>
+    private static IEnumerable<PointWork> Ordered(Visit visit, PlannedStop stop)
+    {
+        var work = visit.Work.ToDictionary(p => p.Point.Label);
+        var here = stop.Points.Select(label => work[label]);
+        if (visit.Method != TurningMethod.LobeAway || visit.StandsAbout is not { } crank) return here;
+        var engine = visit.Plan.Engine;
+        return here.OrderBy(p => LobeAway.From(engine, crank, [p.Point.Ref]) is { Here.Count: > 0 } ? 0 : LobeAway.From(engine, crank, [p.Point.Ref]).Next?.TurnDeg ?? 1e6);
     }
 }

@@ -1,5 +1,6 @@
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Core.Visits;
@@ -90,8 +91,14 @@ public sealed record Opened : Entry
     /// <summary>The blades.</summary>
     public Tray? Tray { get; init; }
 
-    /// <summary>Blades or dial.</summary>
+    /// <summary>Blades or dial; null for the book's.</summary>
     public MeasuringMeans? Measuring { get; init; }
+
+    /// <summary>How a reading is judged; null for the book's.</summary>
+    public JudgingSchool? Judging { get; init; }
+
+    /// <summary>How a screw is locked; null for the book's.</summary>
+    public SettingManner? Manner { get; init; }
 
     /// <summary>What else is measured with: a micrometer, a dial, by the name written on it.</summary>
     public IReadOnlyList<string> Instruments { get; init; } = [];
@@ -121,8 +128,20 @@ public sealed record Chose : Entry
     /// <summary>The blades.</summary>
     public Tray? Tray { get; init; }
 
-    /// <summary>Who or what turns the crank.</summary>
+    /// <summary>Blades or dial.</summary>
+    public MeasuringMeans? Measuring { get; init; }
+
+    /// <summary>How a reading is judged.</summary>
+    public JudgingSchool? Judging { get; init; }
+
+    /// <summary>How a screw is locked.</summary>
+    public SettingManner? Manner { get; init; }
+
+    /// <summary>Who or what turns the crank; <see cref="Starter"/> where the starter does.</summary>
     public string? TurnedBy { get; init; }
+
+    /// <summary>The word for the starter: it needs live power and is too coarse for a mark.</summary>
+    public const string Starter = "starter";
 }
 
 /// <summary>A step of the lists done, or not after all.</summary>

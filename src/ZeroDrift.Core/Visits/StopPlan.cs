@@ -16,23 +16,42 @@ public sealed class StopPlan
     private readonly Dictionary<string, CrankAngle?> stopOf = [];
 
     /// <summary>The plan of a type by a method.</summary>
+    /// <param name="type">The type.</param>
+    /// <param name="method">The school.</param>
+    /// <param name="begin">Where the crank stood when it was begun: the plan turns round to it, every point keeps its stop.</param>
+    /// <param name="order">Order of the points at a stop.</param>
     /// <exception cref="BadInputException">A method the cycle does not allow, or a book without a list.</exception>
-    public StopPlan(EngineType type, TurningMethod method)
+    public StopPlan(EngineType type, TurningMethod method, CrankAngle? begin = null, PointOrder order = PointOrder.DownTheHead)
     {
-        Turning = type.Plan(method);
+        Engine = type.Turning();
+        Turning = type.Plan(method, begin);
+        IReadOnlyList<LashPoint> points = [.. Sorted(type.Points, order)];
         var stops = new List<PlannedStop>();
         foreach (var stop in Turning.Stops)
         {
-            var set = stop.Set.Select(p => p.Point).ToHashSet();
-            stops.Add(new PlannedStop(stop.CrankDeg, stop, [.. type.Points.Where(p => set.Contains(p.Ref)).Select(p => p.Label)]));
+            var set = stop.Set.Select(p => p.Point).ToList();
+            // A stop at which nothing can be set is nothing to bar to. A book's list is followed to the letter, its order too.
+            var here = points.Where(p => set.Contains(p.Ref));
+            if (method == TurningMethod.Book) here = here.OrderBy(p => set.IndexOf(p.Ref));
+            if (set.Count > 0) stops.Add(new PlannedStop(stop.CrankDeg, stop, [.. here.Select(p => p.Label)]));
         }
         foreach (var stop in stops)
             foreach (var label in stop.Points) stopOf[label] = stop.CrankDeg;
-        var rest = type.Points.Where(p => !stopOf.ContainsKey(p.Label)).Select(p => p.Label).ToList();
+        var rest = points.Where(p => !stopOf.ContainsKey(p.Label)).Select(p => p.Label).ToList();
         if (rest.Count > 0) stops.Add(new PlannedStop(null, null, rest));
         Stops = stops;
         cycle = type.Order.Cycle;
     }
+
+    private static IEnumerable<LashPoint> Sorted(IReadOnlyList<LashPoint> points, PointOrder order) => order switch
+    {
+        PointOrder.ByCylinder => points.OrderBy(p => p.Cylinder),
+        PointOrder.OneBlade => points.OrderBy(p => p.Kind),
+        _ => points,
+    };
+
+    /// <summary>The engine as the turning planner sees it.</summary>
+    public TurningEngine Engine { get; }
 
     /// <summary>What the planner said.</summary>
     public TurningPlan Turning { get; }

@@ -81,11 +81,17 @@ public sealed class Visit
     /// <summary>The school of positions in force.</summary>
     public TurningMethod Method => fold.Method;
 
-    /// <summary>Order of the points at a stop.</summary>
-    public PointOrder Order => fold.Order;
+    /// <summary>The ways of working in force: the book's, or as chosen.</summary>
+    public Schools Schools => fold.Schools;
+
+    /// <summary>Who or what turns the crank, where somebody said.</summary>
+    public string? TurnedBy => fold.TurnedBy;
+
+    /// <summary>The starter turns it.</summary>
+    public bool IsByStarter => fold.IsByStarter;
 
     /// <summary>Stop by stop or point by point: as chosen, else the default of the adjuster.</summary>
-    public SettingOrder Setting => fold.ChosenSetting ?? (context.Type.Points.Any(p => p.Adjuster is Adjuster.Shim) ? SettingOrder.StopFirst : SettingOrder.PointByPoint);
+    public SettingOrder Setting => fold.Schools.Setting ?? (context.Type.Points.Any(p => p.Adjuster is Adjuster.Shim) ? SettingOrder.StopFirst : SettingOrder.PointByPoint);
 
     /// <summary>The blades at hand.</summary>
     public Tray? Tray => fold.Tray;
@@ -121,6 +127,9 @@ public sealed class Visit
     /// <summary>Where the crank stands: the last of barred to and proved.</summary>
     public CrankAngle? CrankDeg => fold.Crank;
 
+    /// <summary>Where it stands as far as can be told: by a stop, or by a valve seen to be clear.</summary>
+    public CrankAngle? StandsAbout => fold.StandsAbout;
+
     /// <summary>Steps ticked, in the order of the lists.</summary>
     public IReadOnlyList<string> Ticked => [.. context.Steps.Where(s => fold.IsTicked(s.Key)).Select(s => s.Key)];
 
@@ -136,8 +145,12 @@ public sealed class Visit
     /// <summary>Parts changed.</summary>
     public IReadOnlyList<PartChanged> Parts => fold.Parts;
 
-    /// <summary>Marks found.</summary>
+    /// <summary>Marks found at this visit.</summary>
     public IReadOnlyList<Marked> Marks => fold.Marks;
+
+    /// <summary>All marks known of the engine, the last word on each.</summary>
+    public IReadOnlyList<EngineMark> KnownMarks =>
+        [.. context.Marks.Concat(fold.Marks.Select(m => new EngineMark(m.Name, m.CrankDeg, m.Trap))).GroupBy(m => m.Name, StringComparer.OrdinalIgnoreCase).Select(g => g.Last()).OrderBy(m => m.CrankDeg)];
 
     /// <summary>Second persons' readings.</summary>
     public IReadOnlyList<Countersigned> Countersignatures => fold.Countersigned;
@@ -231,6 +244,13 @@ public sealed class Visit
 
     /// <summary>Whether a point still owes an as-left.</summary>
     public bool OwesLeft(PointWork point) => Owed.OwesLeft(fold, point);
+
+    /// <summary>The judgement of a reading by the school in force; null where there is nothing to judge by or nothing said.</summary>
+    public Judgement? Judge(ReadingWork? reading, PointWork point) => reading?.Judge(Owed.GapOf(fold, point), Schools.Judging);
+
+    /// <summary>In its window, but the school in force brings it to the set figure; nobody has said that it stays.</summary>
+    public bool WantsSetting(PointWork point) =>
+        State == VisitState.Open && point is { Found: { } found, Left: null, Said: null } && !OwesLeft(point) && Judge(found, point)?.Action == JudgedAction.Set;
 
     /// <summary>Whether the position is proved for a point.</summary>
     public bool IsProved(PointWork point) => fold.IsProved(point.Point.Label);

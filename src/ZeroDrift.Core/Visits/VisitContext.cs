@@ -57,6 +57,9 @@ public sealed record VisitStep(string Key, StepList List, string Text)
 
     /// <summary>What ties an out-step to its in-step.</summary>
     public string? Pair { get; init; }
+
+    /// <summary>What it asks instead where the starter turns the crank: power stays on then.</summary>
+    public string? ByStarter { get; init; }
 }
 
 /// <summary>What one revision asks, in one condition.</summary>
@@ -113,6 +116,18 @@ public sealed record VisitContext
     /// <summary>Clearance per dial travel; null where the type gives none.</summary>
     public double? DialConversion { get; init; }
 
+    /// <summary>How the book works at a stop.</summary>
+    public Schools Schools { get; init; } = new();
+
+    /// <summary>A spark engine; else a diesel.</summary>
+    public bool Spark { get; init; }
+
+    /// <summary>What each person's locknuts did on this type so far.</summary>
+    public IReadOnlyDictionary<Guid, LearnedCreep> Creep { get; init; } = new Dictionary<Guid, LearnedCreep>();
+
+    /// <summary>Marks found at earlier visits.</summary>
+    public IReadOnlyList<EngineMark> Marks { get; init; } = [];
+
     /// <summary>Repeatability of feel where a person's own is not known, mm.</summary>
     public double FeelSdMm { get; init; } = Reading.DefaultFeelSdMm;
 
@@ -135,8 +150,31 @@ public sealed record VisitContext
     public double FeelSdOf(Guid person) => OwnFeelSdMm.TryGetValue(person, out var own) ? own : FeelSdMm;
 
     /// <summary>The stops of a school, worked out once.</summary>
+    /// <param name="method">The school.</param>
+    /// <param name="begin">Where the crank stood when it was begun; null for the book's beginning.</param>
+    /// <param name="order">Order of the points at a stop.</param>
     /// <exception cref="BadInputException">A school this engine does not allow.</exception>
-    public StopPlan Stops(TurningMethod method) => plans.GetOrAdd(method, m => new StopPlan(Type, m));
+    public StopPlan Stops(TurningMethod method, CrankAngle? begin = null, PointOrder order = PointOrder.DownTheHead) => plans.GetOrAdd((method, begin, order), key => new StopPlan(Type, key.Method, key.Begin, key.Order));
 
-    private readonly System.Collections.Concurrent.ConcurrentDictionary<TurningMethod, StopPlan> plans = new();
+    private readonly System.Collections.Concurrent.ConcurrentDictionary<(TurningMethod Method, CrankAngle? Begin, PointOrder Order), StopPlan> plans = new();
 }
+
+/// <summary>A mark on the pulley or the flywheel.</summary>
+/// <param name="Name">As it is stamped or chalked.</param>
+/// <param name="CrankDeg">Where the crank stands when it comes up.</param>
+/// <param name="Trap">Not the mark it looks like.</param>
+public sealed record EngineMark(string Name, double CrankDeg, bool Trap)
+{
+    /// <summary>A mark this far from a stop or nearer lies in wait there, degrees.</summary>
+    public const double NearDeg = 45;
+
+    /// <summary>Degrees from a position of the crank on to the mark, −180 to 180: a mark comes up once a turn, whichever lap it is.</summary>
+    public double After(CrankAngle crank)
+    {
+        var ahead = Circle.Normalise(CrankDeg - crank.Degrees, 360);
+        return ahead > 180 ? ahead - 360 : ahead;
+    }
+}
+
+/// <summary>What a person's locknuts did on a type: how many pairs of before and after locking there are, and the creep once they are enough.</summary>
+public sealed record LearnedCreep(int Pairs, double? CreepMm);

@@ -1,4 +1,5 @@
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Turning;
 
 namespace ZeroDrift.Core.Visits;
 
@@ -16,6 +17,7 @@ internal sealed class VisitFold
         points = context.Type.Points.ToDictionary(p => p.Label, p => new PointWork(p), StringComparer.Ordinal);
         Points = [.. context.Type.Points.Select(p => points[p.Label])];
         Method = context.Type.Method;
+        Schools = context.Schools;
     }
 
     public VisitContext Context { get; }
@@ -26,9 +28,15 @@ internal sealed class VisitFold
 
     public TurningMethod Method { get; private set; }
 
-    public PointOrder Order { get; private set; }
+    public Schools Schools { get; private set; }
 
-    public SettingOrder? ChosenSetting { get; private set; }
+    public string? TurnedBy { get; private set; }
+
+    /// <summary>Where the crank stood when this school was begun: the plan turns round to it.</summary>
+    public CrankAngle? Begin { get; private set; }
+
+    /// <summary>Where the crank stands as far as can be told: by a stop, or by a valve seen to be clear.</summary>
+    public CrankAngle? StandsAbout { get; private set; }
 
     public Tray? Tray { get; private set; }
 
@@ -56,7 +64,9 @@ internal sealed class VisitFold
 
     public IEnumerable<string> TickedOn => ticks.Where(t => t.Value.On).Select(t => t.Key);
 
-    public StopPlan Plan => Context.Stops(Method);
+    public StopPlan Plan => Context.Stops(Method, Begin, Schools.Order);
+
+    public bool IsByStarter => TurnedBy == Chose.Starter;
 
     /// <summary>Whether a live figure was measured at the engine (a claimed one was not).</summary>
     public bool HasFigure => readings.Values.Any(r => r.Stage != ReadingStage.Claimed);
@@ -75,9 +85,7 @@ internal sealed class VisitFold
         switch (entry)
         {
             case Opened e: Open(e); break;
-            case Chose e:
-                (Method, Order, ChosenSetting, Tray) = (e.Method ?? Method, e.Order ?? Order, e.Setting ?? ChosenSetting, e.Tray ?? Tray);
-                break;
+            case Chose e: Choose(e); break;
             case Ticked e: ticks[e.Step] = (e.On, e.Said); break;
             case ConditionStated e: Condition = e; break;
             case PositionProved e: Prove(e); break;
@@ -101,17 +109,49 @@ internal sealed class VisitFold
     private void Open(Opened e)
     {
         Opened = e;
-        (Method, Order, ChosenSetting, Tray) = (e.Method ?? Method, e.Order ?? PointOrder.ByCylinder, e.Setting, e.Tray);
+        Tray = e.Tray;
+        Method = e.Method ?? Method;
+        Work(e.Order, e.Setting, e.Judging, e.Manner, e.Measuring);
         if (e.Continues is null || e.Continues != Context.AwaitingVisit) return;
         foreach (var waiting in Context.Awaiting)
             if (PointOf(waiting.Point) is { } point) point.FoundBefore = waiting.Found;
     }
 
+    private void Choose(Chose e)
+    {
+        Tray = e.Tray ?? Tray;
+        Work(e.Order, e.Setting, e.Judging, e.Manner, e.Measuring);
+        // Another school takes the crank from where it stands.
+        if (e.Method is { } method && method != Method) (Method, Begin) = (method, StandsAbout);
+        if (e.TurnedBy is not { } turnedBy) return;
+        var before = IsByStarter;
+        TurnedBy = turnedBy;
+        // What was made safe for a bar is not safe for the starter, nor the other way round.
+        if (IsByStarter != before)
+            foreach (var step in Context.Steps.Where(s => s.ByStarter is not null)) ticks.Remove(step.Key);
+    }
+
+    private void Work(PointOrder? order, SettingOrder? setting, Judging.JudgingSchool? judging, SettingManner? manner, MeasuringMeans? measuring) => Schools = new Schools
+    {
+        Order = order ?? Schools.Order,
+        Setting = setting ?? Schools.Setting,
+        Judging = judging ?? Schools.Judging,
+        Manner = manner ?? Schools.Manner,
+        Measuring = measuring ?? Schools.Measuring,
+    };
+
     private void Prove(PositionProved e)
     {
         ProvedAt = e.CrankDeg is { } deg ? Plan.At(deg) : null;
         ProvedPoints = e.Points.ToHashSet();
-        Crank = ProvedAt ?? Crank;
+        if (ProvedAt is { } proved) Stand(proved);
+        else if (e.Points.Select(PointOf).OfType<PointWork>().FirstOrDefault()?.Point is { } seen) StandsAbout = Plan.StopOf(seen.Label) ?? LobeAway.StandsAbout(Plan.Engine, StandsAbout, seen.Ref);
+    }
+
+    private void Stand(CrankAngle here)
+    {
+        (Crank, StandsAbout) = (here, here);
+        Begin ??= here;
     }
 
     private void Bar(BarredTo e)
@@ -119,7 +159,7 @@ internal sealed class VisitFold
         var here = Plan.At(e.CrankDeg);
         if (ProvedAt is not { } proved || !StopPlan.Same(proved, here)) ProvedAt = null;
         ProvedPoints = new HashSet<string>();
-        Crank = here;
+        Stand(here);
     }
 
     private void Measure(FigureEntry e)

@@ -1,5 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Data.Configurations;
@@ -10,6 +12,11 @@ internal sealed class EngineTypeConfiguration : IEntityTypeConfiguration<EngineT
     {
         builder.HasIndex(t => t.NameKey).IsUnique();
         builder.Property(t => t.Version).IsConcurrencyToken();
+        // Words that came later: what a type of before says.
+        builder.Property(t => t.Order).HasDefaultValue(PointOrder.ByCylinder);
+        builder.Property(t => t.Judging).HasDefaultValue(JudgingSchool.Window);
+        builder.Property(t => t.Manner).HasDefaultValue(SettingManner.BladeOut);
+        builder.Property(t => t.Measuring).HasDefaultValue(MeasuringMeans.Blades);
         builder.OwnsOne(t => t.Timing);
         builder.OwnsMany(t => t.BookStops, stops => stops.ToJson());
         builder.HasMany(t => t.Points).WithOne().HasForeignKey(p => p.EngineTypeId).OnDelete(DeleteBehavior.Restrict);

@@ -34,6 +34,15 @@ internal sealed class SameGapConfiguration : IEntityTypeConfiguration<SameGapRow
     }
 }
 
+internal sealed class LockPairConfiguration : IEntityTypeConfiguration<LockPairRow>
+{
+    public void Configure(EntityTypeBuilder<LockPairRow> builder)
+    {
+        builder.HasKey(r => new { r.VisitKey, r.Point });
+        builder.HasOne<VisitRow>().WithMany().HasForeignKey(r => r.VisitKey).OnDelete(DeleteBehavior.Restrict);
+    }
+}
+
 internal sealed class OutlookConfiguration : IEntityTypeConfiguration<OutlookRow>
 {
     public void Configure(EntityTypeBuilder<OutlookRow> builder)

@@ -167,14 +167,14 @@ internal sealed class EngineHistory
     private Dictionary<LashKind, Demand.Gap> Gaps(SpecRevisionRow revision) =>
         DemandMapping.Demands(revision.Lines, fleet).ToDictionary(d => d.Key, d => (Demand.Gap)d.Value);
 
-    private DemoVisit NewVisit(int day, JobKind job, double? temperatureC = null)
+    private DemoVisit NewVisit(int day, JobKind job, double? temperatureC = null, TurningMethod? method = null)
     {
         var revision = type.InForce(Date(day))!;
         var thou = revision.Lines[0].Unit == "thou";
         var who = Who(day);
         var draft = new VisitDraft(DemoIds.For($"visit/{demo.Name}/{day}/{job}"), Engine.Id, people[who], new DateTimeOffset(Date(day).ToDateTime(new TimeOnly(7, 30)), TimeSpan.Zero), "tablet 1");
         var shown = Math.Round(total[day] - (demo.MeterReplacedDaysAgo is { } ago && day >= Day(ago) ? total[Day(ago)] : 0));
-        draft.Open(job, Date(day), shown, System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(type.Method.ToString()), thou ? Trays.Thou : Trays.Metric, thou ? "thou" : "mm", who + "'s set");
+        draft.Open(job, Date(day), shown, System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName((method ?? type.Method).ToString()), thou ? Trays.Thou : Trays.Metric, thou ? "thou" : "mm", who + "'s set", method is null ? "stopFirst" : null);
         draft.Tick(Cautions.MakeSafe(demo.Machine).Select(c => c.Key));
         var visit = new DemoVisit(draft, revision, thou ? LengthUnit.Thou : LengthUnit.Millimetre);
         var temperature = temperatureC ?? Math.Round(wear.Between(9, 21));
@@ -213,7 +213,11 @@ internal sealed class EngineHistory
             var here = type.Points.OrderBy(p => p.Order).Where(p => stop.Points.Contains(p.Label) && which?.Invoke(p) != false).ToList();
             if (here.Count == 0) continue;
             if (stop.CrankDeg is { } deg) visit.Draft.Prove(deg);
-            foreach (var point in here) work(point);
+            foreach (var point in here)
+            {
+                if (stop.CrankDeg is null) visit.Draft.ProvePoints([point.Label]);
+                work(point);
+            }
         }
     }
 
@@ -248,9 +252,10 @@ internal sealed class EngineHistory
 
     private void OpenOverhead()
     {
-        var visit = NewVisit(total.Length - 1, JobKind.Overhead);
-        visit.Draft.Prove(plan.Stops[0].CrankDeg!.Value);
-        var atStop = type.Points.OrderBy(p => p.Order).Where(p => plan.Stops[0].Points.Contains(p.Label)).ToList();
+        var visit = NewVisit(total.Length - 1, JobKind.Overhead, method: TurningMethod.TwoStop);
+        var first = new StopPlan(core, TurningMethod.TwoStop).Stops[0];
+        visit.Draft.Prove(first.CrankDeg!.Value);
+        var atStop = type.Points.OrderBy(p => p.Cylinder).ThenBy(p => p.Order).Where(p => first.Points.Contains(p.Label)).ToList();
         foreach (var point in atStop.SkipLast(1))
         {
             points[point.Id].RunTo(total[^1]);
@@ -274,15 +279,8 @@ internal sealed class EngineHistory
         var felt = wear.Felt(gapMm, step);
         var reading = DemoIds.For($"reading/{draft.VisitId}/{point.Label}/{stage}");
         draft.At = draft.At.AddMinutes(minutes);
-        if (wear.Between(0, 1) < 0.8)
-        {
-            draft.Try(reading, point.Label, stage, [Text(felt, unit)], name, "drag");
-        }
-        else
-        {
-            draft.Try(reading, point.Label, stage, [Text(Math.Max(step, felt - step), unit)], name, "free");
-            draft.Try(reading, point.Label, stage, [Text(felt + step, unit)], name, "noGo");
-        }
+        var drags = wear.Between(0, 1) < 0.8;
+        foreach (var (blades, feel) in Trays.Tries(felt, unit, drags)) draft.Try(reading, point.Label, stage, blades, name, feel);
         draft.Keep(reading, true);
         return Length.Parse(Text(felt, unit), unit).Millimetres;
     }

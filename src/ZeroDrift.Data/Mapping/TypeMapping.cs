@@ -15,7 +15,7 @@ public static class TypeMapping
         RampGuardDeg = row.RampGuardDeg,
         Points = [.. row.Points.OrderBy(p => p.Order).Select(p => p.ToCore(row.Figures()))],
         Method = row.Method,
-        BookStops = [.. row.BookStops.Select(stop => new BookStop(CrankAngle.Of(stop.CrankDeg, row.Cycle), [.. stop.Points.Select(ParseRef)]))],
+        BookStops = [.. row.BookStops.Select(stop => new BookStop(CrankAngle.Of(stop.CrankDeg, row.Cycle), [.. stop.Points.Select(row.ParseRef)]))],
     };
 
     /// <summary>What its adjusters are made of.</summary>
@@ -41,13 +41,16 @@ public static class TypeMapping
         return sorted.FindLast(r => r.Date <= day) ?? sorted.FirstOrDefault();
     }
 
-    /// <summary>4E, 12I: a cylinder and a kind.</summary>
-    public static LashRef ParseRef(string text)
+    /// <summary>The book's own name or number of a valve, else 4E, 12I: a cylinder and a kind.</summary>
+    public static LashRef ParseRef(this EngineTypeRow row, string text)
     {
         var trimmed = text.Trim().ToUpperInvariant();
+        if (row.Points.Find(p => string.Equals(p.BookName, trimmed, StringComparison.OrdinalIgnoreCase)) is { } named) return new LashRef(named.Cylinder, named.Kind);
         LashKind? kind = trimmed.Length > 1 ? trimmed[^1] switch { 'I' => LashKind.Intake, 'E' => LashKind.Exhaust, 'J' => LashKind.Injector, 'B' => LashKind.EngineBrake, _ => null } : null;
         if (kind is null || !int.TryParse(trimmed[..^1], out var cylinder))
-            throw new BadInputException("bookStops", $"'{text}' is not a point; write the cylinder and I, E, J or B, such as 4E.");
+            throw new BadInputException("bookStops", row.Points.Exists(p => p.BookName is not null)
+                ? $"'{text}' is not a point; write the book's own number or name of the valve, or the cylinder and I, E, J or B, such as 4E."
+                : $"'{text}' is not a point; write the cylinder and I, E, J or B, such as 4E. To write the book's valve numbers, give the numbers of the points first.");
         return new LashRef(cylinder, kind.Value);
     }
 }

@@ -1,4 +1,6 @@
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Data.Model;
 
@@ -43,7 +45,32 @@ public sealed class EngineTypeRow : INamed
 
     /// <summary>Clearance per dial travel.</summary>
     public double? DialConversion { get; set; }
+
+    /// <summary>Where the dial touches the rocker.</summary>
+    public string? DialContact { get; set; }
     public TurningMethod Method { get; set; }
+
+    /// <summary>How this book works at a stop.</summary>
+    public PointOrder Order { get; set; }
+    public SettingOrder? Setting { get; set; }
+    public JudgingSchool Judging { get; set; }
+    public SettingManner Manner { get; set; }
+    public MeasuringMeans Measuring { get; set; }
+
+    /// <summary>A spark engine; else a diesel.</summary>
+    public bool Spark { get; set; }
+
+    /// <summary>With the timing in doubt a valve can meet its piston.</summary>
+    public bool Interference { get; set; }
+
+    /// <summary>Lock pins or cam bars that must be out before the crank turns.</summary>
+    public string? Pins { get; set; }
+
+    /// <summary>Diameter of the pulley or flywheel that carries the marks.</summary>
+    public double? PulleyMm { get; set; }
+
+    /// <summary>The book counts turns of the cam.</summary>
+    public bool SpeaksCamTurns { get; set; }
     public List<BookStopRow> BookStops { get; set; } = [];
 
     /// <summary>Turning direction in the running sense, as seen from where the crank is barred.</summary>
@@ -67,7 +94,7 @@ public sealed class BookStopRow
 {
     public double CrankDeg { get; set; }
 
-    /// <summary>4E 3I …</summary>
+    /// <summary>4E 3I …, or by the book's own names.</summary>
     public List<string> Points { get; set; } = [];
 }
 
@@ -83,6 +110,9 @@ public sealed class LashPointRow
     public AdjusterKind Adjuster { get; set; }
     public int Bank { get; set; }
     public int Along { get; set; }
+
+    /// <summary>What the book calls it, where it has a name or a number of its own.</summary>
+    public string? BookName { get; set; }
 
     /// <summary>Order front to back, bank by bank, over the whole engine.</summary>
     public int Order { get; set; }

@@ -27,6 +27,7 @@ public static class ContextBuilder
         {
             Meter = last is null ? null : new ContextMeterRecord(last.Date, last.NewMeterShows ?? last.ShownHours, meter.ToHistory().Offset),
             OwnFeel = [.. (await Hands.KnownAsync(data, fleet.FeelSdMm)).OrderBy(f => f.Key).Select(f => new OwnFeelRecord(f.Key, f.Value))],
+            Creep = await Locknuts.OfTypeAsync(data, type.Id),
             NextVisitHours = NextVisit(type, outlook?.Usage ?? Usage.Of([], day, engine.DutyHoursPerDay, engine.MonthlyWeights), day),
             SharedSdMm = outlook?.SharedSdMm ?? 0,
             Expected = outlook is null ? [] : [.. outlook.Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
@@ -63,11 +64,22 @@ public static class ContextBuilder
                 ToolTurnsPerCrankTurn = type.ToolTurnsPerCrankTurn,
                 ColdMaxC = type.ColdMaxC,
                 DialConversion = type.DialConversion,
+                DialContact = type.DialContact,
+                Order = type.Order,
+                Setting = type.Setting,
+                Judging = type.Judging,
+                Manner = type.Manner,
+                Measuring = type.Measuring,
+                Spark = type.Spark,
+                Interference = type.Interference,
+                Pins = type.Pins,
+                PulleyMm = type.PulleyMm,
+                SpeaksCamTurns = type.SpeaksCamTurns,
             },
-            Points = [.. type.Points.OrderBy(p => p.Order).Zip(core.Points).Select(p => new ContextPointRecord(p.First.Id, p.First.Label, p.First.Cylinder, p.First.Kind, p.First.Place, p.First.Bank, p.First.Along, p.Second.Adjuster.ToRecord(), p.Second.Bridge is not null))],
+            Points = [.. type.Points.OrderBy(p => p.Order).Zip(core.Points).Select(p => new ContextPointRecord(p.First.Id, p.First.Label, p.First.Cylinder, p.First.Kind, p.First.Place, p.First.Bank, p.First.Along, p.Second.Adjuster.ToRecord(), p.Second.Bridge is not null, p.First.BookName))],
             Demands = [.. revisions.Select(r => Demands(r, type, fleet))],
             People = [.. people.Select(p => new PersonRecord(p.Id, p.Name, p.Initials))],
-            Steps = [.. Cautions.Steps(engine.Machine.Kind).Select(s => new StepRecord(s.Key, s.List, s.Text, null, s.Point, s.CrankDeg, s.Counts, s.Pair))],
+            Steps = [.. Cautions.Steps(engine.Machine.Kind).Select(s => new StepRecord(s.Key, s.List, s.Text, null, s.Point, s.CrankDeg, s.Counts, s.Pair, s.ByStarter))],
             Expected = [],
             Foremost = Cautions.Foremost,
             FleetRisk = fleet.Risk,
@@ -75,12 +87,13 @@ public static class ContextBuilder
         };
     }
 
-    private static ContextDemandsRecord Demands(SpecRevisionRow revision, EngineTypeRow type, FleetRow fleet)
+    /// <summary>What a revision asks of every point.</summary>
+    internal static ContextDemandsRecord Demands(SpecRevisionRow revision, EngineTypeRow type, FleetRow fleet)
     {
         var demands = DemandMapping.Demands(revision.Lines, fleet);
         return new ContextDemandsRecord(revision.Id, revision.Revision, revision.Source, revision.Date, revision.Condition,
             [.. type.Points.OrderBy(p => p.Order).Where(p => demands.ContainsKey(p.Kind)).Select(p => new PointDemandRecord(
-                p.Label, demands[p.Kind].ToRecord(), revision.Lines.First(l => l.Kind == p.Kind).Written(), demands[p.Kind] is Core.Judging.Demand.Gap { FleetTolerance: true }))]);
+                p.Label, demands[p.Kind].ToRecord(), revision.Lines.First(l => l.Kind == p.Kind).Written(), demands[p.Kind] is Core.Judging.Demand.Gap { FleetTolerance: true }, revision.Lines.First(l => l.Kind == p.Kind).Unit))]);
     }
 
     private static async Task<AwaitingRecord?> AwaitingAsync(ZeroDriftContext data, Guid engineId)

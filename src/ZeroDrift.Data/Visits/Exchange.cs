@@ -216,6 +216,8 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         data.VisitInstruments.AddRange(after.Where(a => before.TrueForAll(b => b.NameKey != a.NameKey)));
         await data.SameGaps.Where(r => r.VisitKey == row.Key).ExecuteDeleteAsync();
         data.SameGaps.AddRange(VisitProjection.SameGaps(row, visit));
+        await data.LockPairs.Where(r => r.VisitKey == row.Key).ExecuteDeleteAsync();
+        data.LockPairs.AddRange(VisitProjection.LockPairs(row, visit));
     }
 
     /// <summary>The meter as it was read at the opening; follows a correction of it.</summary>

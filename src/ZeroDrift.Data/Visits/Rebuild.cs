@@ -14,6 +14,7 @@ public static class Rebuild
         await data.Marks.ExecuteDeleteAsync();
         await data.VisitInstruments.ExecuteDeleteAsync();
         await data.SameGaps.ExecuteDeleteAsync();
+        await data.LockPairs.ExecuteDeleteAsync();
         var ids = await data.Visits.AsNoTracking().OrderBy(v => v.Key).Select(v => v.Id).ToListAsync();
         foreach (var id in ids)
         {

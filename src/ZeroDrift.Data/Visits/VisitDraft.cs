@@ -42,9 +42,10 @@ public sealed class VisitDraft(Guid visitId, Guid engineId, Guid by, DateTimeOff
         return entryId;
     }
 
-    public void Open(JobKind job, DateOnly date, double? shownHours, string? method, IEnumerable<string> tray, string trayUnit, string? bladeSet)
+    public void Open(JobKind job, DateOnly date, double? shownHours, string? method, IEnumerable<string> tray, string trayUnit, string? bladeSet, string? setting = "stopFirst")
     {
-        var fields = new JsonObject { ["engineId"] = engineId.ToString(), ["job"] = JsonNamingPolicy.CamelCase.ConvertName(job.ToString()), ["date"] = date.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), ["shownHours"] = shownHours, ["setting"] = "stopFirst" };
+        var fields = new JsonObject { ["engineId"] = engineId.ToString(), ["job"] = JsonNamingPolicy.CamelCase.ConvertName(job.ToString()), ["date"] = date.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), ["shownHours"] = shownHours };
+        if (setting is not null) fields["setting"] = setting;
         if (method is not null) fields["method"] = method;
         if (tray.Any()) fields["tray"] = new JsonObject { ["setId"] = bladeSet, ["unit"] = trayUnit, ["blades"] = new JsonArray([.. tray.Select(b => (JsonNode)b)]) };
         Add("opened", fields);
@@ -64,6 +65,9 @@ public sealed class VisitDraft(Guid visitId, Guid engineId, Guid by, DateTimeOff
     }
 
     public void Prove(double crankDeg) => Add("positionProved", new JsonObject { ["crankDeg"] = crankDeg });
+
+    /// <summary>Points seen to be clear, where no stop proves them.</summary>
+    public void ProvePoints(IEnumerable<string> points) => Add("positionProved", new JsonObject { ["points"] = new JsonArray([.. points.Select(p => (JsonNode)p)]) });
 
     public Guid Try(Guid reading, string point, string stage, IEnumerable<string> blades, string unit, string feel) => Add("tried", new JsonObject
     {

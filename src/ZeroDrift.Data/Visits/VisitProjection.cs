@@ -66,6 +66,10 @@ public static class VisitProjection
     public static List<SameGapRow> SameGaps(VisitRow row, Visit visit) =>
         visit.State != VisitState.Signed ? [] : [.. visit.SameGaps.SelectMany((gap, i) => gap.Readings.Select((r, k) => new SameGapRow { VisitKey = row.Key, Gap = i, Reading = k, Point = gap.Point, By = r.By, Mm = r.Mm }))];
 
+    /// <summary>What the locknuts of a signed visit did.</summary>
+    public static List<LockPairRow> LockPairs(VisitRow row, Visit visit) =>
+        visit.State != VisitState.Signed ? [] : [.. LockPair.Of(visit).Select(p => new LockPairRow { VisitKey = row.Key, Point = p.Point, By = p.By, BeforeMm = p.BeforeMm, AfterMm = p.AfterMm })];
+
     /// <summary>What was written down the wrong way round is told to the trend the right way; the record keeps it as it was written.</summary>
     private static void Exchange(List<ReadingRow> rows, string first, string second)
     {

@@ -16,6 +16,7 @@ public sealed class VisitWriter(ZeroDriftContext data) : IDisposable
     private readonly BulkInsert<ReadingRow> readings = new(data);
     private readonly BulkInsert<VisitInstrumentRow> instruments = new(data);
     private readonly BulkInsert<SameGapRow> gaps = new(data);
+    private readonly BulkInsert<LockPairRow> locks = new(data);
     private long key;
 
     /// <summary>Keeps a context.</summary>
@@ -37,6 +38,7 @@ public sealed class VisitWriter(ZeroDriftContext data) : IDisposable
         readings.Add(VisitProjection.Readings(row, folded));
         instruments.Add(VisitProjection.Instruments(row, folded));
         gaps.Add(VisitProjection.SameGaps(row, folded));
+        locks.Add(VisitProjection.LockPairs(row, folded));
         return row;
     }
 
@@ -51,5 +53,6 @@ public sealed class VisitWriter(ZeroDriftContext data) : IDisposable
         readings.Dispose();
         instruments.Dispose();
         gaps.Dispose();
+        locks.Dispose();
     }
 }

@@ -92,6 +92,24 @@ internal static class BookEndpoints
             type.JobHours = log.Changed("jobHours", type.JobHours, Given.InRange(request.JobHours, 0.25, 200, "jobHours", "The length of the job in hours") ?? type.JobHours);
             type.ColdMaxC = log.Changed("coldMaxC", type.ColdMaxC, Given.InRange(request.ColdMaxC, 0, 100, "coldMaxC", "The warmest that counts as cold") ?? type.ColdMaxC);
             type.DialConversion = log.Changed("dialConversion", type.DialConversion, Given.InRange(request.DialConversion, 0.01, 10, "dialConversion", "The dial's conversion") ?? type.DialConversion);
+            type.DialContact = log.Changed("dialContact", type.DialContact, Given.OptionalText(request.DialContact, "dialContact", "where the dial touches", 120) ?? type.DialContact);
+            type.Order = log.Changed("order", type.Order, request.Order ?? type.Order);
+            type.Setting = log.Changed("setting", type.Setting, request.Setting ?? type.Setting);
+            type.Judging = log.Changed("judging", type.Judging, request.Judging ?? type.Judging);
+            type.Manner = log.Changed("manner", type.Manner, request.Manner ?? type.Manner);
+            type.Measuring = log.Changed("measuring", type.Measuring, request.Measuring ?? type.Measuring);
+            type.Spark = log.Changed("spark", type.Spark, request.Spark ?? type.Spark);
+            type.Interference = log.Changed("interference", type.Interference, request.Interference ?? type.Interference);
+            type.Pins = log.Changed("pins", type.Pins, Given.OptionalText(request.Pins, "pins", "the lock pins or cam bars", 120) ?? type.Pins);
+            type.PulleyMm = log.Changed("pulleyMm", type.PulleyMm, Given.InRange(request.PulleyMm, 10, 5000, "pulleyMm", "The diameter of the pulley") ?? type.PulleyMm);
+            type.SpeaksCamTurns = log.Changed("speaksCamTurns", type.SpeaksCamTurns, request.SpeaksCamTurns ?? type.SpeaksCamTurns);
+            TypeFromRequest.Name(type, request.PointNames);
+            if (request.BookStops is not null)
+            {
+                var stops = TypeFromRequest.Stops(request.BookStops);
+                log.Changed("bookStops", Written(type.BookStops), Written(stops));
+                type.BookStops = stops;
+            }
             if (request.Archived is { } archived)
             {
                 if (archived && await data.Engines.AnyAsync(e => e.EngineTypeId == id && e.ArchivedAt == null)) throw new ConflictException("inUse", "archived", $"Engines of type {type.Code} are still in use; archive them first.");
@@ -126,6 +144,8 @@ internal static class BookEndpoints
         if (later) refits.Want(id);
         return response;
     }
+
+    private static string Written(IEnumerable<BookStopRow> stops) => string.Join("; ", stops.Select(s => FormattableString.Invariant($"{s.CrankDeg}: {string.Join(' ', s.Points)}")));
 
     private static bool IsSame(EngineTypeRow a, EngineTypeRow b) => a.NameKey == NameKeys.Of(b.Code) && a.Cycle == b.Cycle && a.FiringOrder == b.FiringOrder && a.Banks == b.Banks && a.Layout == b.Layout && a.Adjuster == b.Adjuster;
 

@@ -1,5 +1,7 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Server.Book;
 
@@ -48,6 +50,20 @@ public sealed record EngineTypeRequest
     public bool? SelfLocking { get; init; }
     public double? ColdMaxC { get; init; }
     public double? DialConversion { get; init; }
+    public string? DialContact { get; init; }
+    public PointOrder? Order { get; init; }
+    public SettingOrder? Setting { get; init; }
+    public JudgingSchool? Judging { get; init; }
+    public SettingManner? Manner { get; init; }
+    public MeasuringMeans? Measuring { get; init; }
+    public bool? Spark { get; init; }
+    public bool? Interference { get; init; }
+    public string? Pins { get; init; }
+    public double? PulleyMm { get; init; }
+    public bool? SpeaksCamTurns { get; init; }
+
+    /// <summary>What the book calls each point, in the order of the points; none for those without a name of their own.</summary>
+    public IReadOnlyList<string?>? PointNames { get; init; }
     public TurningMethod Method { get; init; }
     public IReadOnlyList<BookStopDto?>? BookStops { get; init; }
     public string? Rotation { get; init; }
@@ -59,11 +75,14 @@ public sealed record EngineTypeRequest
     public double? BreakInHours { get; init; }
     public double? JobHours { get; init; }
     public SpecRevisionRequest? Spec { get; init; }
+
+    /// <summary>No figure is at hand: points are measured and not judged until a revision is added.</summary>
+    public bool? NoFigures { get; init; }
 }
 
 public sealed record SpecRevisionRequest(string? Revision, string? Source, DateOnly? Date, SpecCondition Condition, IReadOnlyList<SpecLineDto?>? Lines);
 
-public sealed record LashPointResponse(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, AdjusterKind Adjuster, int Bank, int Along);
+public sealed record LashPointResponse(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, AdjusterKind Adjuster, int Bank, int Along, string? BookName);
 
 public sealed record SpecFiguresResponse(LashKind Kind, double? MinMm, double? MaxMm, double? SetMm, bool FleetTolerance, string Written, string Unit);
 
@@ -94,6 +113,17 @@ public sealed record EngineTypeResponse
     public required bool SelfLocking { get; init; }
     public required double ColdMaxC { get; init; }
     public double? DialConversion { get; init; }
+    public string? DialContact { get; init; }
+    public required PointOrder Order { get; init; }
+    public SettingOrder? Setting { get; init; }
+    public required JudgingSchool Judging { get; init; }
+    public required SettingManner Manner { get; init; }
+    public required MeasuringMeans Measuring { get; init; }
+    public required bool Spark { get; init; }
+    public required bool Interference { get; init; }
+    public string? Pins { get; init; }
+    public double? PulleyMm { get; init; }
+    public required bool SpeaksCamTurns { get; init; }
     public required bool Archived { get; init; }
     public required int Version { get; init; }
     public required TurningMethod Method { get; init; }
@@ -105,6 +135,7 @@ public sealed record EngineTypeResponse
     public double? FirstCheckHours { get; init; }
     public required double BreakInHours { get; init; }
     public required double JobHours { get; init; }
+    public required IReadOnlyList<BookStopDto> BookStops { get; init; }
     public required IReadOnlyList<LashPointResponse> Points { get; init; }
     public required IReadOnlyList<RevisionResponse> Revisions { get; init; }
     public required TurningPlanResponse Plan { get; init; }
@@ -131,6 +162,19 @@ public sealed record EngineTypeChangeRequest
     public double? JobHours { get; init; }
     public double? ColdMaxC { get; init; }
     public double? DialConversion { get; init; }
+    public string? DialContact { get; init; }
+    public PointOrder? Order { get; init; }
+    public SettingOrder? Setting { get; init; }
+    public JudgingSchool? Judging { get; init; }
+    public SettingManner? Manner { get; init; }
+    public MeasuringMeans? Measuring { get; init; }
+    public bool? Spark { get; init; }
+    public bool? Interference { get; init; }
+    public string? Pins { get; init; }
+    public double? PulleyMm { get; init; }
+    public bool? SpeaksCamTurns { get; init; }
+    public IReadOnlyList<BookStopDto?>? BookStops { get; init; }
+    public IReadOnlyList<string?>? PointNames { get; init; }
     public bool? Archived { get; init; }
     public string? Who { get; init; }
     public string? Why { get; init; }

@@ -35,6 +35,18 @@ internal static class BookResponses
             SelfLocking = row.SelfLocking,
             ColdMaxC = row.ColdMaxC,
             DialConversion = row.DialConversion,
+            DialContact = row.DialContact,
+            Order = row.Order,
+            Setting = row.Setting,
+            Judging = row.Judging,
+            Manner = row.Manner,
+            Measuring = row.Measuring,
+            Spark = row.Spark,
+            Interference = row.Interference,
+            Pins = row.Pins,
+            PulleyMm = row.PulleyMm,
+            SpeaksCamTurns = row.SpeaksCamTurns,
+            BookStops = [.. row.BookStops.Select(s => new BookStopDto(s.CrankDeg, s.Points))],
             Archived = row.ArchivedAt is not null,
             Version = row.Version,
             Method = row.Method,
@@ -53,7 +65,7 @@ internal static class BookResponses
     }
 
     public static IReadOnlyList<LashPointResponse> Points(EngineTypeRow row) =>
-        [.. row.Points.OrderBy(p => p.Order).Select(p => new LashPointResponse(p.Id, p.Label, p.Cylinder, p.Kind, p.Place, p.Adjuster, p.Bank, p.Along))];
+        [.. row.Points.OrderBy(p => p.Order).Select(p => new LashPointResponse(p.Id, p.Label, p.Cylinder, p.Kind, p.Place, p.Adjuster, p.Bank, p.Along, p.BookName))];
 
     public static IReadOnlyList<SpecFiguresResponse> Figures(IReadOnlyList<SpecLineRow> lines, FleetRow fleet)
     {

@@ -1,7 +1,9 @@
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Turning;
+using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 
@@ -44,9 +46,18 @@ internal static class TypeFromRequest
             ColdMaxC = Given.InRange(request.ColdMaxC, 0, 100, "coldMaxC", "The warmest that counts as cold") ?? 40,
             DialConversion = Given.InRange(request.DialConversion, 0.01, 10, "dialConversion", "The dial's conversion"),
             Method = request.Method,
-            BookStops = [.. (request.BookStops ?? []).Select((stop, i) => stop is null
-                ? throw new BadInputException($"bookStops[{i}]", "Give the stop's crank angle and its points.")
-                : new BookStopRow { CrankDeg = stop.CrankDeg, Points = [.. stop.Points ?? []] })],
+            BookStops = Stops(request.BookStops),
+            DialContact = Given.OptionalText(request.DialContact, "dialContact", "where the dial touches", 120),
+            Order = request.Order ?? default,
+            Setting = request.Setting,
+            Judging = request.Judging ?? default,
+            Manner = request.Manner ?? default,
+            Measuring = request.Measuring ?? default,
+            Spark = request.Spark ?? false,
+            Interference = request.Interference ?? false,
+            Pins = Given.OptionalText(request.Pins, "pins", "the lock pins or cam bars", 120),
+            PulleyMm = Given.InRange(request.PulleyMm, 10, 5000, "pulleyMm", "The diameter of the pulley"),
+            SpeaksCamTurns = request.SpeaksCamTurns ?? false,
             Rotation = Given.OptionalText(request.Rotation, "rotation", "the turning direction", 80) ?? "clockwise seen from the front",
             BarringTool = Given.OptionalText(request.BarringTool, "barringTool", "how it is barred", 80) ?? "socket on the crank nut",
             ToolTurnsPerCrankTurn = Given.InRange(request.ToolTurnsPerCrankTurn, 0.01, 1000, "toolTurnsPerCrankTurn", "The barring ratio") ?? 1,
@@ -57,15 +68,32 @@ internal static class TypeFromRequest
             JobHours = Given.InRange(request.JobHours, 0.25, 200, "jobHours", "The length of the job in hours") ?? 4,
         };
         row.Points = [.. points.Select((p, i) => new LashPointRow { Id = Guid.CreateVersion7(), EngineTypeId = row.Id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = HeadLayout.For(p.Kind, request.Adjuster), Bank = p.Bank, Along = p.Along, Order = i })];
+        Name(row, request.PointNames);
+        if (row.Measuring == MeasuringMeans.Dial && row.DialConversion is null) throw new BadInputException("dialConversion", "Give the clearance per dial travel at its point of contact, so that a dial reading can be converted; with a factor of 2.4 between dial and lobe it is 0.417.");
         if (request.Spec is { } spec && (!preview || (spec.Lines ?? []).Any(Filled))) row.Revisions = [Revision(spec, row, fleet, today, preview)];
         if (!preview)
         {
             if (row.Adjuster.NeedsPitch() && row.PitchMm is null) throw new BadInputException("pitchMm", "Give the screw's pitch in mm, so that a turn can be worked out; 1 mm and 1.25 mm are common.");
-            if (row.Revisions.Count == 0) throw new BadInputException("spec.lines", "Give the clearances with their source, so that a reading can be judged.");
+            if (row.Revisions.Count == 0 && request.NoFigures != true) throw new BadInputException("spec.lines", "Give the clearances with their source, so that a reading can be judged.");
         }
         // The plan is the proof: timing, method and book stops are checked by making it.
         row.ToCore().Plan();
         return row;
+    }
+
+    public static List<BookStopRow> Stops(IReadOnlyList<BookStopDto?>? stops) => [.. (stops ?? []).Select((stop, i) => stop is null
+        ? throw new BadInputException($"bookStops[{i}]", "Give the stop's crank angle and its points.")
+        : new BookStopRow { CrankDeg = stop.CrankDeg, Points = [.. stop.Points ?? []] })];
+
+    /// <summary>Gives the points the book's own names, each once.</summary>
+    public static void Name(EngineTypeRow row, IReadOnlyList<string?>? names)
+    {
+        if (names is null || names.Count == 0) return;
+        var points = row.Points.OrderBy(p => p.Order).ToList();
+        if (names.Count != points.Count) throw new BadInputException("pointNames", $"Give the book's names of all {points.Count} points in the order of the heads; {names.Count} were given.");
+        for (var i = 0; i < names.Count; i++) points[i].BookName = Given.OptionalText(names[i], $"pointNames[{i}]", "the book's name of a point", 40);
+        if (points.Where(p => p.BookName is not null).GroupBy(p => p.BookName, StringComparer.OrdinalIgnoreCase).FirstOrDefault(g => g.Count() > 1) is { } twice)
+            throw new BadInputException("pointNames", $"'{twice.Key}' stands for two points; give each its own name.");
     }
 
     public static SpecRevisionRow Revision(SpecRevisionRequest spec, EngineTypeRow type, FleetRow fleet, DateOnly today, bool preview = false)

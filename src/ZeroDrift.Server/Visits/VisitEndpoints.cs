@@ -47,13 +47,14 @@ internal static class VisitEndpoints
             data.People.Where(p => p.Id == v.OpenedBy).Select(p => p.Name).FirstOrDefault(), v.OpenedAt, v.Measured, v.PointCount)).ToListAsync()]);
     }
 
-    public static async Task<VisitRecord> Get(Guid visitId, ZeroDriftContext data)
+    public static async Task<VisitRecord> Get(Guid visitId, ZeroDriftContext data, FleetDay day)
     {
         var stored = await VisitReader.LoadAsync(data, visitId) ?? throw NotThere();
         var refused = await data.RefusedEntries.AsNoTracking().Where(r => r.VisitId == visitId).ToListAsync();
         return VisitRecord.Of(visitId, stored.Visit, stored.Row.Head) with
         {
             Refused = [.. refused.OrderBy(r => r.ReceivedAt).Select(Refused)],
+            JudgedLater = await LaterJudgement.OfAsync(data, stored, day.At(stored.Row.EngineId)),
             ContextId = stored.Row.ContextId,
             ContextAsked = stored.Row.ContextAsked,
             Context = stored.Context.Record,

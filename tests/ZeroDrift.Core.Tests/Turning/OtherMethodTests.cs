@@ -43,7 +43,7 @@ public class OtherMethodTests
 
         Assert.Equal(["1I", "1E", "2I", "2E", "3I", "3E", "4I", "4E"], plan.Stops.Select(Engines.Said));
         Assert.Equal([130.0, 575.0], plan.Stops.Take(2).Select(s => s.CrankDeg.Degrees));
-        Assert.Equal("1 exhaust just begins to open.", plan.Stops[0].Sign);
+        Assert.Equal("1 exhaust just begins to move.", plan.Stops[0].Sign);
         Assert.Equal("1 intake is almost closed.", plan.Stops[1].Sign);
         Assert.Equal(200, plan.Stops[0].Set[0].MarginDeg);
         Assert.Equal(185, plan.Stops[1].Set[0].MarginDeg);

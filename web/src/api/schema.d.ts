@@ -1760,6 +1760,7 @@ export interface components {
             along: number;
             adjuster: components["schemas"]["AdjusterRequest"];
             bridge: boolean;
+            bookName?: null | string;
         };
         /**
          * @description All a fold rests on, as a tablet takes it along. Its identifier is the SHA-256 of its bytes, so that a visit says exactly what it was folded
@@ -1797,6 +1798,8 @@ export interface components {
             meter?: null | components["schemas"]["ContextMeterRecord"];
             awaiting?: null | components["schemas"]["AwaitingRecord"];
             marks?: components["schemas"]["MarkRecord"][];
+            /** @description What each person's locknuts did on this type. */
+            creep?: components["schemas"]["CreepRecord"][];
         };
         ContextTypeRecord: {
             /** Format: uuid */
@@ -1819,6 +1822,25 @@ export interface components {
             coldMaxC?: number;
             /** Format: double */
             dialConversion?: null | number;
+            /** @description Where the dial touches the rocker. */
+            dialContact?: null | string;
+            order?: components["schemas"]["PointOrder"];
+            setting?: null | components["schemas"]["SettingOrder"];
+            judging?: components["schemas"]["JudgingSchool"];
+            manner?: components["schemas"]["SettingManner"];
+            measuring?: components["schemas"]["MeasuringMeans"];
+            spark?: boolean;
+            /** @description With the timing in doubt a valve can meet its piston. */
+            interference?: boolean;
+            /** @description Lock pins or cam bars that must be out before the crank turns. */
+            pins?: null | string;
+            /**
+             * Format: double
+             * @description Diameter of the pulley or flywheel that carries the marks, mm.
+             */
+            pulleyMm?: null | number;
+            /** @description The book counts turns of the cam. */
+            speaksCamTurns?: boolean;
         };
         /** @description A figure as it stood before it was corrected. */
         CorrectedFigureRecord: {
@@ -1848,6 +1870,11 @@ export interface components {
         };
         /** @enum {string} */
         Counting: "out" | "in";
+        /**
+         * @description The end of the engine from which the crank is barred and seen.
+         * @enum {string}
+         */
+        CrankEnd: "front" | "flywheel";
         CreepPairRequest: {
             /** Format: double */
             beforeMm?: null | number;
@@ -1857,6 +1884,15 @@ export interface components {
             foundMm?: null | number;
             /** Format: double */
             openingTurns?: null | number;
+        };
+        /** @description Pairs of before and after locking, and the creep once they are enough, mm. */
+        CreepRecord: {
+            /** Format: uuid */
+            person: string;
+            /** Format: int32 */
+            pairs: number;
+            /** Format: double */
+            creepMm: null | number;
         };
         CreepRequest: {
             pairs?: null | components["schemas"]["CreepPairRequest"][];
@@ -1933,6 +1969,19 @@ export interface components {
             conversion?: null | number;
             /** Format: double */
             standardUncertaintyMm?: null | number;
+        };
+        /** @description Limits and figure as a dial on the rocker shows them, in its own unit. */
+        DialRecord: {
+            unit: string;
+            /** Format: double */
+            min: number;
+            /** Format: double */
+            max: number;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            sentence: string;
         };
         DialRequest: {
             /** Format: double */
@@ -2354,6 +2403,20 @@ export interface components {
             coldMaxC?: null | number;
             /** Format: double */
             dialConversion?: null | number;
+            dialContact?: null | string;
+            order?: null | components["schemas"]["PointOrder"];
+            setting?: null | components["schemas"]["SettingOrder"];
+            judging?: null | components["schemas"]["JudgingSchool"];
+            manner?: null | components["schemas"]["SettingManner"];
+            measuring?: null | components["schemas"]["MeasuringMeans"];
+            spark?: null | boolean;
+            interference?: null | boolean;
+            pins?: null | string;
+            /** Format: double */
+            pulleyMm?: null | number;
+            speaksCamTurns?: null | boolean;
+            bookStops?: null | components["schemas"]["BookStopDto"][];
+            pointNames?: null | string[];
             archived?: null | boolean;
             who?: null | string;
             why?: null | string;
@@ -2393,6 +2456,20 @@ export interface components {
             coldMaxC?: null | number;
             /** Format: double */
             dialConversion?: null | number;
+            dialContact?: null | string;
+            order?: null | components["schemas"]["PointOrder"];
+            setting?: null | components["schemas"]["SettingOrder"];
+            judging?: null | components["schemas"]["JudgingSchool"];
+            manner?: null | components["schemas"]["SettingManner"];
+            measuring?: null | components["schemas"]["MeasuringMeans"];
+            spark?: null | boolean;
+            interference?: null | boolean;
+            pins?: null | string;
+            /** Format: double */
+            pulleyMm?: null | number;
+            speaksCamTurns?: null | boolean;
+            /** @description What the book calls each point, in the order of the points; none for those without a name of their own. */
+            pointNames?: null | string[];
             method?: components["schemas"]["TurningMethod"];
             bookStops?: null | components["schemas"]["BookStopDto"][];
             rotation?: null | string;
@@ -2410,6 +2487,8 @@ export interface components {
             /** Format: double */
             jobHours?: null | number;
             spec?: null | components["schemas"]["SpecRevisionRequest"];
+            /** @description No figure is at hand: points are measured and not judged until a revision is added. */
+            noFigures?: null | boolean;
         };
         EngineTypeResponse: {
             /** Format: uuid */
@@ -2441,6 +2520,18 @@ export interface components {
             coldMaxC: number;
             /** Format: double */
             dialConversion?: null | number;
+            dialContact?: null | string;
+            order: components["schemas"]["PointOrder"];
+            setting?: null | components["schemas"]["SettingOrder"];
+            judging: components["schemas"]["JudgingSchool"];
+            manner: components["schemas"]["SettingManner"];
+            measuring: components["schemas"]["MeasuringMeans"];
+            spark: boolean;
+            interference: boolean;
+            pins?: null | string;
+            /** Format: double */
+            pulleyMm?: null | number;
+            speaksCamTurns: boolean;
             archived: boolean;
             /** Format: int32 */
             version: number;
@@ -2459,6 +2550,7 @@ export interface components {
             breakInHours: number;
             /** Format: double */
             jobHours: number;
+            bookStops: components["schemas"]["BookStopDto"][];
             points: components["schemas"]["LashPointResponse"][];
             revisions: components["schemas"]["RevisionResponse"][];
             plan: components["schemas"]["TurningPlanResponse"];
@@ -2615,6 +2707,8 @@ export interface components {
             /** Format: date-time */
             at: string;
         };
+        /** @enum {string} */
+        FigureSource: "figure" | "dial" | "height" | "torque" | "turns";
         FindingResponse: {
             point: string;
             state: components["schemas"]["VerdictState"];
@@ -3184,6 +3278,25 @@ export interface components {
          * @enum {string}
          */
         JudgedAction: "leave" | "set" | "measureOn" | "yours";
+        /** @description Points measured without a figure at hand, judged by a revision that came to the book later. */
+        JudgedLaterRecord: {
+            /** @description Its name. */
+            revision: string;
+            /** @description Where it comes from. */
+            source: string;
+            /**
+             * Format: date
+             * @description Its date; the visit has its own.
+             */
+            date: string;
+            /** @description How each stands by it. */
+            points: components["schemas"]["JudgedPointRecord"][];
+        };
+        JudgedPointRecord: {
+            point: string;
+            state: components["schemas"]["VerdictState"];
+            written: string;
+        };
         /**
          * @description The schools of judging beside one another.
          * @enum {string}
@@ -3218,6 +3331,7 @@ export interface components {
             bank: number;
             /** Format: int32 */
             along: number;
+            bookName: null | string;
         };
         /** @description A visit of the last month and what it told. */
         LearnedVisit: {
@@ -3282,6 +3396,15 @@ export interface components {
         };
         /** @enum {string} */
         LimitSide: "tight" | "loose";
+        /** @description With the lobes in sight: what can be measured where the crank stands, and the least turn that brings another point clear. */
+        LobeAwayRecord: {
+            here: string[];
+            /** Format: double */
+            turnDeg: null | number;
+            /** Format: double */
+            crankDeg: null | number;
+            next: string[];
+        };
         LobeAwayRequest: {
             /** Format: double */
             crankDeg?: null | number;
@@ -3423,6 +3546,11 @@ export interface components {
             marginDeg: null | number;
             measurableNow: null | boolean;
         };
+        /**
+         * @description What is measured with.
+         * @enum {string}
+         */
+        MeasuringMeans: "blades" | "dial";
         MechanicRequest: {
             skills?: null | components["schemas"]["MachineKind"][];
             weekHours?: null | number[];
@@ -3477,6 +3605,12 @@ export interface components {
             newMeterShows?: null | number;
             who?: null | string;
             remark?: null | string;
+        };
+        /** @description A school of positions as this engine and whoever turns it allow it. */
+        MethodRecord: {
+            method: components["schemas"]["TurningMethod"];
+            needsMark: boolean;
+            book: boolean;
         };
         MidLiftRequest: {
             /** Format: double */
@@ -3844,7 +3978,13 @@ export interface components {
             demand: components["schemas"]["AdviceDemandRequest"];
             written: string;
             fleetTolerance: boolean;
+            unit?: null | string;
         };
+        /**
+         * @description In which order the points of a stop are taken.
+         * @enum {string}
+         */
+        PointOrder: "byCylinder" | "downTheHead" | "oneBlade";
         /** @enum {string} */
         PointOutcome: "leftAlone" | "set" | "leftSo" | "byTheBook" | "shimFitted" | "awaiting" | "notReached";
         PointRequest: {
@@ -3912,6 +4052,15 @@ export interface components {
             errors?: null | {
                 [key: string]: string[];
             };
+        };
+        /**
+         * @description What proves that a cylinder is on compression and not on overlap.
+         * @enum {string}
+         */
+        ProofKind: "companion" | "rockersLoose" | "intakeJustClosed" | "compressionInBar" | "air" | "lobesSeen" | "rotor";
+        ProofRecord: {
+            kind: components["schemas"]["ProofKind"];
+            sentence: string;
         };
         PublishRequest: {
             who?: null | string;
@@ -4150,9 +4299,11 @@ export interface components {
             partChanged: boolean;
         };
         /**
-         * @description Whether a point is set as soon as it is measured.
+         * @description How a screw is held and felt while its locknut is tightened.
          * @enum {string}
          */
+        SettingManner: "bladeOut" | "bladeIn" | "oneSizeUp";
+        /** @enum {string} */
         SettingOrder: "stopFirst" | "pointByPoint";
         SheetPointRecord: {
             label: string;
@@ -4187,6 +4338,24 @@ export interface components {
             left?: null | components["schemas"]["SheetReadingRecord"];
             foundDraft?: null | components["schemas"]["SheetReadingRecord"];
             leftDraft?: null | components["schemas"]["SheetReadingRecord"];
+            beforeLock?: null | components["schemas"]["SheetReadingRecord"];
+            beforeLockDraft?: null | components["schemas"]["SheetReadingRecord"];
+            /** @description A figure before locking is worth a tap, while it teaches what the locknut does or where it does much. */
+            asksBeforeLock?: boolean;
+            /**
+             * Format: int32
+             * @description Pairs of before and after locking known of this hand on this type.
+             */
+            creepPairs?: number;
+            /** Format: double */
+            creepMm?: null | number;
+            /** @description As the book calls it, where it has a name of its own there. */
+            bookName?: null | string;
+            /** @description What the book's figure is written in. */
+            specUnit?: null | string;
+            firstBlade?: null | components["schemas"]["NextBladeRecord"];
+            dial?: null | components["schemas"]["DialRecord"];
+            siblings?: null | components["schemas"]["SiblingsRecord"];
             outcome?: null | components["schemas"]["PointOutcome"];
             why?: null | string;
             owesFound: boolean;
@@ -4240,7 +4409,10 @@ export interface components {
             because?: null | components["schemas"]["Because"];
             onFigure: boolean;
             action?: null | components["schemas"]["JudgedAction"];
+            side?: null | components["schemas"]["VerdictState"];
             nextBlade?: null | components["schemas"]["NextBladeRecord"];
+            trendBlade?: null | components["schemas"]["NextBladeRecord"];
+            with?: null | components["schemas"]["FigureSource"];
             /**
              * Format: uuid
              * @description The entry a correction of this figure names.
@@ -4254,6 +4426,26 @@ export interface components {
         SheetRecord: {
             method: components["schemas"]["TurningMethod"];
             setting: components["schemas"]["SettingOrder"];
+            order: components["schemas"]["PointOrder"];
+            judging: components["schemas"]["JudgingSchool"];
+            manner: components["schemas"]["SettingManner"];
+            measuring: components["schemas"]["MeasuringMeans"];
+            /** @description The schools to choose from. */
+            methods: components["schemas"]["MethodRecord"][];
+            /** @description The eye is on one valve at a time: what is seen proves the point, no stop does. */
+            byEye: boolean;
+            turnedBy?: null | string;
+            seenFrom: components["schemas"]["CrankEnd"];
+            anticlockwise: boolean;
+            /** @description The book does not say which end or which way. */
+            viewAssumed: boolean;
+            /**
+             * Format: double
+             * @description Where the crank stands as far as can be told.
+             */
+            standsDeg?: null | number;
+            lobeAway?: null | components["schemas"]["LobeAwayRecord"];
+            marks: components["schemas"]["MarkRecord"][];
             /** Format: double */
             cycleDeg: number;
             firingOrder: number[];
@@ -4276,6 +4468,8 @@ export interface components {
             tray: string[];
             trayUnit: string;
             traySet?: null | string;
+            /** @description Blades so thin that they buckle at a right drag. */
+            thinBlades: string[];
             stops: components["schemas"]["SheetStopRecord"][];
             cannotSet: components["schemas"]["UnplacedPointResponse"][];
             points: components["schemas"]["SheetPointRecord"][];
@@ -4301,6 +4495,17 @@ export interface components {
             proved: boolean;
             done: boolean;
             points: string[];
+            /**
+             * Format: double
+             * @description Forwards from where the crank stands; null where nobody has said where that is.
+             */
+            turnDeg?: null | number;
+            /** Format: double */
+            toolTurns?: null | number;
+            /** @description The proofs of compression that fit this engine and this case. */
+            proofs: components["schemas"]["ProofRecord"][];
+            /** @description The marks that are up here, and the ones that lie in wait near it. */
+            marks: components["schemas"]["StopMarkRecord"][];
         };
         /** @enum {string} */
         ShimAccess: "onTop" | "underBucket" | "puck";
@@ -4344,6 +4549,14 @@ export interface components {
             /** Format: double */
             shimPerClearance?: null | number;
             sizesMm?: null | number[];
+        };
+        SiblingsRecord: {
+            /** Format: double */
+            leastMm: number;
+            /** Format: double */
+            mostMm: number;
+            /** Format: int32 */
+            points: number;
         };
         SignedRecord: {
             /** Format: uuid */
@@ -4447,6 +4660,14 @@ export interface components {
             crankDeg: null | number;
             counts: null | components["schemas"]["Counting"];
             pair: null | string;
+            byStarter?: null | string;
+        };
+        /** @description A mark at a stop: so many degrees on from it, before it where negative. */
+        StopMarkRecord: {
+            name: string;
+            trap: boolean;
+            /** Format: double */
+            aheadDeg: number;
         };
         StopResponse: {
             /** Format: double */
@@ -4561,7 +4782,7 @@ export interface components {
          * @description The schools of finding the position; each is used somewhere and supported here.
          * @enum {string}
          */
-        TurningMethod: "twoStop" | "perCylinder" | "rocking" | "exhaustOpeningIntakeClosing" | "fewestStops" | "book";
+        TurningMethod: "twoStop" | "perCylinder" | "rocking" | "exhaustOpeningIntakeClosing" | "fewestStops" | "book" | "lobeAway";
         TurningPlanRequest: {
             method?: components["schemas"]["TurningMethod"];
             /** Format: int32 */
@@ -4780,6 +5001,7 @@ export interface components {
             doubt?: null | components["schemas"]["VisitDoubtRecord"];
             swapped?: null | components["schemas"]["SwappedRecord"];
             signed?: null | components["schemas"]["SignedRecord"];
+            judgedLater?: null | components["schemas"]["JudgedLaterRecord"];
             contextId?: null | string;
             contextAsked?: null | string;
             context?: null | components["schemas"]["ContextRecord"];

@@ -88,6 +88,20 @@ export const router = createRouter({
       meta: { title: 'At the crank', bare: true },
     },
     {
+      path: '/visits/:id/stop-card',
+      name: 'stop-card',
+      component: () => import('../features/visit/print/StopCardPage.vue'),
+      props: true,
+      meta: { title: 'Stop card' },
+    },
+    {
+      path: '/visits/:id/rim-tape',
+      name: 'rim-tape',
+      component: () => import('../features/visit/print/RimTapePage.vue'),
+      props: true,
+      meta: { title: 'Rim tape' },
+    },
+    {
       path: '/visits/:id/record',
       name: 'record',
       component: () => import('../features/visit/record/RecordPage.vue'),

@@ -20,18 +20,24 @@ const props = defineProps<{
   current?: string | null
   /** A picture only, with nothing to press. */
   still?: boolean
+  /** Seen from the other side: front to the right. */
+  mirrored?: boolean
 }>()
 defineEmits<{ pick: [label: string] }>()
 
-const banks = computed(() => banksOf(props.points))
+const banks = computed(() => {
+  const seen = banksOf(props.points)
+  if (!props.mirrored) return seen
+  return [...seen].reverse().map((bank) => [...bank].reverse().map((c) => ({ ...c, points: [...c.points].reverse() })))
+})
 /** What the letter and the figure leave unsaid. */
 const more = (p: HeadPoint) =>
   [kindWord(p.kind), p.place, p.state && p.state !== 'inWindow' ? p.state : ''].filter(Boolean).join(', ')
 </script>
 
 <template>
-  <div role="group" aria-label="Head map, front to the left">
-    <span class="caps">◂ Front</span>
+  <div role="group" :aria-label="`Head map, front to the ${mirrored ? 'right' : 'left'}`">
+    <span class="caps d-block" :class="{ 'text-end': mirrored }">{{ mirrored ? 'Front ▸' : '◂ Front' }}</span>
     <div v-for="(bank, b) in banks" :key="b" class="bank">
       <div v-for="c in bank" :key="c.cylinder" class="bore">
         <span class="cylinder">{{ c.cylinder }}</span>

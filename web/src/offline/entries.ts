@@ -3,6 +3,24 @@ import type { Schemas } from '../api/client'
 export type Stage = Schemas['ReadingStage']
 export type Felt = Schemas['Feel']
 
+/** What was seen of one valve. */
+export type Sign = {
+  cylinder: number
+  kind: Schemas['LashKind']
+  state: Schemas['ValveState']
+}
+
+/** Ways of working, as chosen on the way. */
+export type Chosen = {
+  method?: Schemas['TurningMethod']
+  order?: Schemas['PointOrder']
+  setting?: Schemas['SettingOrder']
+  judging?: Schemas['JudgingSchool']
+  manner?: Schemas['SettingManner']
+  measuring?: Schemas['MeasuringMeans']
+  turnedBy?: string
+}
+
 /** What a device adds to a visit: one of these a line. The fields are the contract's. */
 export type Entry =
   | {
@@ -13,14 +31,16 @@ export type Entry =
       shownHours?: number | null
       contextId?: string
       method?: Schemas['TurningMethod']
+      order?: Schemas['PointOrder']
       setting?: Schemas['SettingOrder']
       tray?: { setId?: string; unit: string; blades: string[] }
       instruments?: string[]
       jobId?: string
     }
+  | ({ kind: 'chose' } & Chosen)
   | { kind: 'ticked'; step: string; on: boolean; said?: string }
   | { kind: 'conditionStated'; condition: string; engineTemperatureC?: number | null; measureAnyway?: boolean }
-  | { kind: 'positionProved'; crankDeg?: number; points?: string[]; said?: string }
+  | { kind: 'positionProved'; crankDeg?: number; points?: string[]; signs?: Sign[]; said?: string }
   | { kind: 'barredTo'; crankDeg: number }
   | {
       kind: 'tried'
@@ -39,7 +59,7 @@ export type Entry =
       stage: Stage
       figure: string
       unit: string
-      with: 'figure'
+      with: 'figure' | 'dial'
       unproved?: boolean
     }
   | { kind: 'startState'; point: string; state: Schemas['StartState'] }
@@ -60,6 +80,7 @@ export type Entry =
       answer: 'yes' | 'no' | 'unknown'
       points?: string[]
     }
+  | { kind: 'marked'; name: string; crankDeg: number; trap?: boolean }
   | { kind: 'noted'; text: string; point?: string }
   | { kind: 'undone'; entry: string }
   | { kind: 'abandoned'; why: string }

@@ -12,6 +12,7 @@ export const usePreferences = defineStore('preferences', () => {
   const theme = computed(() =>
     chosenTheme.value === 'system' ? (systemIsDark.value ? 'dark' : 'light') : chosenTheme.value,
   )
+  const beginsWhereItStands = useStorage<Record<string, boolean>>('zd-begins-where-it-stands', {})
   return {
     unit,
     chosenTheme,
@@ -21,6 +22,12 @@ export const usePreferences = defineStore('preferences', () => {
     keepAwake: useStorage('zd-awake', true),
     sound: useStorage('zd-sound', true),
     buzz: useStorage('zd-buzz', true),
+    /** A clear verdict keeps itself after a moment. */
+    keepsItself: useStorage('zd-keeps-itself', true),
+    /** Whoever stands on the other side sees the heads from there. */
+    mirrored: useStorage('zd-mirrored', false),
+    /** Who begins where the crank stands; the others begin at 1. */
+    beginsWhereItStands,
     toggleUnit: () => (unit.value = unit.value === 'mm' ? 'thou' : 'mm'),
     toggleTheme: () => (chosenTheme.value = theme.value === 'dark' ? 'light' : 'dark'),
   }

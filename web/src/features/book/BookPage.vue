@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import type { Schemas } from '../../api/client'
 import { queries } from '../../api/queries'
 import { useTitle } from '../../shared/address/useTitle'
 import Loaded from '../../shared/loaded/Loaded.vue'
@@ -11,9 +12,11 @@ import LiftChart from '../../instruments/LiftChart.vue'
 import TypeFacts from '../../shared/facts/TypeFacts.vue'
 import { adjusterNames } from '../../shared/words/valvetrains'
 import { methodNames } from '../../shared/words/methods'
+import { judgingNames, mannerNames, measuringNames, orderNames } from '../../shared/words/schools'
 import PlanText from '../../shared/facts/PlanText.vue'
 import RevisionDialog from './RevisionDialog.vue'
 import RevisionTable from './RevisionTable.vue'
+import SchoolsDialog from './SchoolsDialog.vue'
 import TypeSheet from './TypeSheet.vue'
 
 const props = defineProps<{ id?: string }>()
@@ -23,6 +26,22 @@ const type = useQuery(() => ({ ...queries.type(chosen.value ?? ''), enabled: !!c
 useTitle(() => type.data.value && `Book, ${type.data.value.code}`)
 const revising = ref(false)
 const sheet = ref(false)
+const changing = ref(false)
+const ways = (t: Schemas['EngineTypeResponse']) =>
+  [
+    methodNames[t.method],
+    orderNames[t.order].toLowerCase(),
+    judgingNames[t.judging].toLowerCase(),
+    mannerNames[t.manner].toLowerCase(),
+    t.dialConversion == null
+      ? ''
+      : `${measuringNames[t.measuring].toLowerCase()}, ${t.dialConversion} of clearance a dial travel${t.dialContact ? ` ${t.dialContact}` : ''}`,
+    t.pins ? `${t.pins} out before every turn` : '',
+    t.interference ? 'a valve can meet its piston' : '',
+    t.pulleyMm ? `marks on ${t.pulleyMm} mm` : '',
+  ]
+    .filter(Boolean)
+    .join('; ') + '.'
 </script>
 
 <template>
@@ -96,12 +115,20 @@ const sheet = ref(false)
               <TypeFacts :type="type.data.value" heading="This type" />
               <section class="plate p-3 mt-2">
                 <div class="d-flex justify-content-between align-items-center">
+                  <h2>How its book does it</h2>
+                  <button type="button" class="btn btn-plain" @click="changing = true">Change…</button>
+                </div>
+                <p class="mb-0">{{ ways(type.data.value) }}</p>
+              </section>
+              <section class="plate p-3 mt-2">
+                <div class="d-flex justify-content-between align-items-center">
                   <h2>Revisions</h2>
                   <button type="button" class="btn btn-plain" @click="revising = true">Add a revision</button>
                 </div>
                 <RevisionTable :revisions="type.data.value.revisions" />
               </section>
             </div>
+            <SchoolsDialog v-model="changing" :type="type.data.value" />
             <RevisionDialog v-model="revising" :type="type.data.value" />
           </div>
         </Loaded>

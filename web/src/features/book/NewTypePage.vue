@@ -22,6 +22,7 @@ const kept = 'zd-new-type'
 /** A half-typed type survives a closed tab. */
 function begun(): TypeForm {
   try {
+    // What was half typed before a field was thought of lacks it.
     return { ...emptyType(), ...(JSON.parse(localStorage.getItem(kept) ?? '{}') as Partial<TypeForm>) }
   } catch {
     return emptyType()
@@ -50,7 +51,7 @@ const settled = refDebounced(
 const preview = useQuery(() => ({
   queryKey: ['type-preview', settled.value],
   queryFn: () => answer(api.POST('/api/engine-types/preview', { body: request.value })),
-  enabled: !hasComplaint.value,
+  enabled: !hasComplaint.value && !!request.value.firingOrder,
   placeholderData: keepPreviousData,
   gcTime: 0,
 }))
@@ -69,7 +70,10 @@ const form = useForm({
 const soon = computed(() => {
   const said = Object.values(complaints.value).find(Boolean)
   if (said) return said
-  return previewError.value instanceof Refusal ? sentence(previewError.value) : ''
+  const refusal = previewError.value
+  // What is not typed yet is no mistake.
+  if (!(refusal instanceof Refusal) || (refusal.for('layout') && !request.value.layout)) return ''
+  return sentence(refusal)
 })
 </script>
 
@@ -87,13 +91,13 @@ const soon = computed(() => {
     </div>
     <form class="board" novalidate @submit.prevent="form.submit">
       <section class="plate p-3">
-        <TypeFields v-model="typed" />
+        <TypeFields v-model="typed" :points="preview.data.value?.points.length" />
         <FormEnd>Put it in the book</FormEnd>
       </section>
       <section class="plate plate-strong p-3 preview" aria-live="polite">
         <h2>What the yard will do with it</h2>
         <p v-if="soon" class="complaint mt-2">{{ soon }}</p>
-        <p v-else-if="previewError" class="mt-2">The server cannot be reached; what you typed is kept here.</p>
+        <p v-else-if="previewError && !(previewError instanceof Refusal)" class="mt-2">The server cannot be reached; what you typed is kept here.</p>
         <div v-if="preview.data.value" :class="{ stale: soon }">
           <HeadMap class="mt-2" still :points="preview.data.value.points" />
           <LiftChart

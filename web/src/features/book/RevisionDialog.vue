@@ -18,7 +18,7 @@ const form = useForm({
     revision: !typed.value.revision.trim() && 'Name the revision, such as B.',
     source: !typed.value.source.trim() && 'Say where the clearances come from.',
     lines:
-      !typed.value.lines.some((l) => l.min || l.max || l.single) &&
+      !typed.value.lines.some((l) => l.min || l.max || l.single || l.go || l.asks === 'zero') &&
       'Give at least one clearance: a window from and to, or one figure.',
   }),
   send: () => addRevision.mutateAsync({ typeId: props.type.id, ...specRequest(typed.value) }),

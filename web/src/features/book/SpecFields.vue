@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed } from 'vue'
@@ -6,7 +7,7 @@ import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
 import { useFormState } from '../../shared/forms/useForm'
 import { kindWord } from '../../shared/words/points'
-import type { SpecForm } from './specForm'
+import type { Asks, SpecForm, SpecLine } from './specForm'
 
 /** The clearances of one revision with where they come from. */
 const spec = defineModel<SpecForm>({ required: true })
@@ -30,6 +31,29 @@ const figures = [
   'noGoMm',
   'unit',
 ]
+const asks = [
+  { value: 'window', text: 'a window' },
+  { value: 'single', text: 'one figure' },
+  { value: 'blades', text: 'two blades' },
+  { value: 'zero', text: 'zero lash' },
+]
+const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: string][]> = {
+  window: [
+    ['min', 'from'],
+    ['max', 'to'],
+    ['set', 'set'],
+  ],
+  single: [
+    ['single', 'figure'],
+    ['tight', 'tighter by'],
+    ['loose', 'looser by'],
+  ],
+  blades: [
+    ['go', 'goes'],
+    ['noGo', 'does not'],
+  ],
+  zero: [],
+}
 for (const name of figures) form?.shows(of(name))
 const said = computed(() => figures.map((name) => form?.complaint(of(name))).find(Boolean))
 </script>
@@ -53,48 +77,28 @@ const said = computed(() => figures.map((name) => form?.complaint(of(name))).fin
   <Field v-slot="{ bind }" :name="of('source')" label="Source: plate, manual, bulletin, camshaft maker">
     <BFormInput v-bind="bind" v-model="spec.source" />
   </Field>
-  <table class="w-100">
-    <caption class="visually-hidden">
-      Clearances in
-      {{
-        spec.unit
-      }}
-    </caption>
-    <thead class="caps">
-      <tr>
-        <th scope="col"><span class="visually-hidden">Kind</span></th>
-        <th scope="col">From</th>
-        <th scope="col">To</th>
-        <th scope="col">Set</th>
-        <th scope="col">or one figure</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="line in spec.lines" :key="line.kind">
-        <th scope="row">{{ kindWord(line.kind) }}</th>
-        <td
-          v-for="[key, name] in [
-            ['min', 'from'],
-            ['max', 'to'],
-            ['set', 'set'],
-            ['single', 'one figure'],
-          ] as const"
-          :key="key"
-        >
-          <BFormInput
-            v-model="line[key]"
-            class="figure"
-            inputmode="decimal"
-            :aria-label="`${line.kind} ${name}`"
-            :aria-invalid="said ? 'true' : undefined"
-          />
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <BFormCheckbox v-if="within" v-model="spec.noFigures" class="mb-2"
+    >No figure at hand: measure now, judge when one is found</BFormCheckbox
+  >
+  <div v-for="line in spec.noFigures ? [] : spec.lines" :key="line.kind" class="line">
+    <span>{{ kindWord(line.kind) }}</span>
+    <BFormSelect v-model="line.asks" :aria-label="`${line.kind} asks`" :options="asks" />
+    <label v-for="[key, name] in cells[line.asks]" :key="key">
+      <span class="caps">{{ name }}</span>
+      <BFormInput
+        v-model="line[key]"
+        class="figure"
+        inputmode="decimal"
+        :aria-label="`${line.kind} ${name}`"
+        :aria-invalid="said ? 'true' : undefined"
+      />
+    </label>
+    <span v-if="line.asks === 'zero'" class="small soft">no gap and no preload: the pushrod just turns</span>
+  </div>
   <p v-if="said" class="complaint mb-0" role="alert">{{ said }}</p>
   <p class="small soft mb-0 mt-1">
-    A single figure gets the fleet’s own tolerance, wider on the loose side, and says so wherever it is shown.
+    A single figure without a tolerance of its line gets the fleet’s, never more than a third of it on the tight side,
+    and says so wherever it is shown.
   </p>
 </template>
 
@@ -104,15 +108,21 @@ const said = computed(() => figures.map((name) => form?.complaint(of(name))).fin
   grid-template-columns: 1fr 1.6fr 1fr 1fr;
   gap: 0 0.8rem;
 }
-th {
-  font-weight: 400;
+.line {
+  display: grid;
+  grid-template-columns: 4.5rem 8rem repeat(3, minmax(0, 1fr));
+  gap: 0.5rem;
+  align-items: end;
+  margin-bottom: 0.4rem;
 }
-td,
-th {
-  padding: 0.15rem 0.3rem 0.15rem 0;
+.line > span:first-child {
+  padding-bottom: 0.6rem;
 }
 @media (max-width: 600px) {
   .grid {
+    grid-template-columns: 1fr 1fr;
+  }
+  .line {
     grid-template-columns: 1fr 1fr;
   }
 }

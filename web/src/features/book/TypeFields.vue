@@ -2,16 +2,16 @@
 import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
-import { BFormTextarea } from 'bootstrap-vue-next/components/BFormTextarea'
 import Field from '../../shared/fields/Field.vue'
 import NumberField from '../../shared/fields/NumberField.vue'
-import { methodNames } from '../../shared/words/methods'
 import { adjusterNames } from '../../shared/words/valvetrains'
+import SchoolFields from './SchoolFields.vue'
 import SpecFields from './SpecFields.vue'
 import type { TypeForm } from './typeForm'
 
 /** All that a manual says of an engine type. */
 const form = defineModel<TypeForm>({ required: true })
+defineProps<{ points?: number }>()
 </script>
 
 <template>
@@ -49,22 +49,13 @@ const form = defineModel<TypeForm>({ required: true })
       >
         <BFormInput v-bind="bind" v-model="form.timing" class="figure" placeholder="15 45 50 15" />
       </Field>
-      <Field v-slot="{ bind }" name="rampGuardDeg" label="Ramp guard" hint="Kept clear before and after every lift.">
-        <NumberField v-bind="bind" v-model="form.guard" unit="°" />
-      </Field>
-      <Field v-slot="{ bind }" name="method" label="Method">
-        <BFormSelect v-bind="bind" v-model="form.method">
-          <option v-for="(n, m) in methodNames" :key="m" :value="m">{{ n }}</option>
-        </BFormSelect>
-      </Field>
       <Field
-        v-if="form.method === 'book'"
         v-slot="{ bind }"
-        class="whole"
-        name="bookStops"
-        label="The book’s stops, one a line: degrees: points"
+        name="rampGuardDeg"
+        label="Ramp guard"
+        hint="Kept clear before and after every lift; 15° where empty."
       >
-        <BFormTextarea v-bind="bind" v-model="form.stops" class="figure" rows="4" placeholder="0: 1I 1E 2I 3E" />
+        <NumberField v-bind="bind" v-model="form.guard" unit="°" />
       </Field>
       <Field v-slot="{ bind }" name="adjuster" label="Set with">
         <BFormSelect v-bind="bind" v-model="form.adjuster">
@@ -84,7 +75,9 @@ const form = defineModel<TypeForm>({ required: true })
       </Field>
     </div>
     <BFormCheckbox v-model="form.opensClockwise" class="mb-3">This screw opens the gap clockwise</BFormCheckbox>
-    <h2 class="mb-2">Clearances</h2>
+    <h2 class="mb-2">How the book does it</h2>
+    <SchoolFields v-model="form.schools" :points="points" />
+    <h2 class="mb-2 mt-2">Clearances</h2>
     <SpecFields v-model="form.spec" within="spec." />
     <h2 class="mb-2 mt-3">How often, and how it is barred</h2>
     <div class="grid">
@@ -106,9 +99,26 @@ const form = defineModel<TypeForm>({ required: true })
       <Field v-slot="{ bind }" name="toolTurnsPerCrankTurn" label="Tool turns for a crank turn">
         <NumberField v-bind="bind" v-model="form.toolTurns" />
       </Field>
-      <Field v-slot="{ bind }" name="rotation" label="Runs"><BFormInput v-bind="bind" v-model="form.rotation" /></Field>
+      <Field v-slot="{ bind }" name="rotation" label="Runs">
+        <BFormSelect
+          v-bind="bind"
+          v-model="form.turns"
+          :options="[{ value: '', text: 'choose…', disabled: true }, 'clockwise', 'anticlockwise']"
+        />
+      </Field>
+      <Field v-slot="{ bind }" label="seen from, and barred from">
+        <BFormSelect
+          v-bind="bind"
+          v-model="form.from"
+          :options="[
+            { value: '', text: 'choose…', disabled: true },
+            { value: 'front', text: 'the front' },
+            { value: 'flywheel', text: 'the flywheel' },
+          ]"
+        />
+      </Field>
       <Field v-slot="{ bind }" class="wide" name="barringTool" label="Barred with">
-        <BFormInput v-bind="bind" v-model="form.tool" />
+        <BFormInput v-bind="bind" v-model="form.tool" placeholder="socket on the crank nut" />
       </Field>
     </div>
   </div>

@@ -8,13 +8,13 @@ describe('clearances as they are typed', () => {
   })
   it('are sent with their unit, and what was left empty is left out', () => {
     const form = { ...emptySpec(), revision: 'B', unit: 'thou' }
-    form.lines[0]!.single = '8'
-    Object.assign(form.lines[1]!, { min: '12', max: '16' })
+    Object.assign(form.lines[0]!, { asks: 'single', single: '8', tight: '1', min: 'left over from a window' })
+    Object.assign(form.lines[1]!, { asks: 'blades', go: '11', noGo: '13' })
     const sent = specRequest(form)
     expect([sent.revision, sent.source]).toEqual(['B', null])
-    expect(sent.lines).toEqual([
-      { kind: 'intake', min: null, max: null, set: null, single: '8', unit: 'thou' },
-      { kind: 'exhaust', min: '12', max: '16', set: null, single: null, unit: 'thou' },
+    expect(sent.lines).toMatchObject([
+      { kind: 'intake', min: null, single: '8', tightSide: '1', looseSide: null, go: null, unit: 'thou' },
+      { kind: 'exhaust', single: null, go: '11', noGo: '13', zero: false, unit: 'thou' },
     ])
   })
 })

@@ -7,6 +7,10 @@ describe('a new engine type', () => {
     expect(Object.keys(typeMissing(emptyType())).filter((k) => typeMissing(emptyType())[k])).toEqual([
       'code',
       'name',
+      'firingOrder',
+      'layout',
+      'pitchMm',
+      'rotation',
       'spec.revision',
       'spec.source',
       'spec.lines',
@@ -32,13 +36,41 @@ describe('a new engine type', () => {
     expect(request.spec?.lines?.[0]).toMatchObject({ kind: 'intake', min: '0.15', max: null, unit: 'mm' })
   })
 
-  it('reads the book’s own stops, one a line', () => {
-    const form = { ...emptyType(), method: 'book' as const, stops: '0°: 1I 1E, 2I\n\n360: 2E' }
-    expect(typeRequest(form).bookStops).toEqual([
-      { crankDeg: 0, points: ['1I', '1E', '2I'] },
-      { crankDeg: 360, points: ['2E'] },
-    ])
-    expect(typeComplaints({ ...form, stops: 'top: 1I' }).bookStops).toContain('crank degrees, a colon')
+  it('guesses nothing of an engine: order, valves, pitch, ratio and direction are asked for', () => {
+    const empty = emptyType()
+    expect([empty.firingOrder, empty.banks, empty.layout, empty.pitch, empty.ratio, empty.turns, empty.from]).toEqual(
+      Array(7).fill(''),
+    )
+    expect(typeMissing({ ...empty, adjuster: 'screwAtPushrod' }).clearancePerTravel).toContain('ratio')
+    expect(typeMissing({ ...empty, adjuster: 'shimOnTop' }).pitchMm).toBeUndefined()
+  })
+
+  it('says how its book does it, list and names to the letter', () => {
+    const form = emptyType()
+    Object.assign(form.schools, {
+      method: 'book',
+      stops: '0°: 8 6\n180: 4 7',
+      pointNames: '1 2 3',
+      judging: 'oneFigure',
+    })
+    expect(typeRequest(form)).toMatchObject({
+      method: 'book',
+      judging: 'oneFigure',
+      pointNames: ['1', '2', '3'],
+      bookStops: [
+        { crankDeg: 0, points: ['8', '6'] },
+        { crankDeg: 180, points: ['4', '7'] },
+      ],
+    })
+    form.schools.stops = 'top: 1I'
+    expect(typeComplaints(form).bookStops).toContain('where it stops, a colon')
+  })
+
+  it('may come without figures, to be measured now and judged later', () => {
+    const form = emptyType()
+    form.spec.noFigures = true
+    expect(typeMissing(form)['spec.lines']).toBeUndefined()
+    expect(typeRequest(form)).toMatchObject({ spec: null, noFigures: true })
   })
 
   it.each([
@@ -69,7 +101,10 @@ describe('a new engine type', () => {
       clearancePerTravel: 1.4,
       clockwiseCloses: true,
       method: 'twoStop',
-      rotation: 'clockwise',
+      order: 'oneBlade',
+      points: [],
+      bookStops: [],
+      rotation: 'anticlockwise seen from the flywheel',
       barringTool: 'bar',
       toolTurnsPerCrankTurn: 12,
       bookHours: 2000,
@@ -87,6 +122,9 @@ describe('a new engine type', () => {
       ratio: '1.4',
       bookHours: '2000',
       bookMonths: '',
+      turns: 'anticlockwise',
+      from: 'flywheel',
+      schools: { order: 'oneBlade' },
     })
     expect(copy.spec.source).toBe('')
     expect(copy.id).not.toBe(copyOf(other).id)

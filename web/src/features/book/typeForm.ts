@@ -1,34 +1,35 @@
 import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import { emptySchools, schoolComplaints, schoolRequest, schoolsOf } from './schoolForm'
 import { emptySpec, specRequest } from './specForm'
 
-/** A new engine type as it is typed. */
+/** A new engine type as it is typed. Nothing of an engine is guessed: what its manual says is empty until somebody types it. */
 export const emptyType = () => ({
   id: newId(),
   code: '',
   name: '',
   cycle: 'fourStroke' as Schemas['EngineCycle'],
-  firingOrder: '1 3 4 2',
+  firingOrder: '',
   angles: '',
   timing: '',
-  guard: '15',
-  banks: '1 2 3 4',
-  layout: 'E I I E E I I E',
+  guard: '',
+  banks: '',
+  layout: '',
   adjuster: 'screwAtValve' as Schemas['AdjusterKind'],
-  pitch: '1',
-  ratio: '1',
+  pitch: '',
+  ratio: '',
   opensClockwise: false,
-  method: 'twoStop' as Schemas['TurningMethod'],
-  stops: '',
-  rotation: 'clockwise seen from the front',
-  tool: 'socket on the crank nut',
-  toolTurns: '1',
+  schools: emptySchools(),
+  turns: '' as '' | 'clockwise' | 'anticlockwise',
+  from: '' as '' | 'front' | 'flywheel',
+  tool: '',
+  toolTurns: '',
   bookHours: '',
   bookMonths: '',
   firstCheck: '',
   breakIn: '',
-  jobHours: '4',
+  jobHours: '',
   spec: emptySpec(),
 })
 export type TypeForm = ReturnType<typeof emptyType>
@@ -52,8 +53,9 @@ export function copyOf(type: Schemas['EngineTypeResponse']): TypeForm {
     pitch: shown(type.pitchMm),
     ratio: shown(type.clearancePerTravel),
     opensClockwise: !type.clockwiseCloses,
-    method: type.method,
-    rotation: type.rotation,
+    schools: schoolsOf(type),
+    turns: type.rotation.startsWith('anti') ? 'anticlockwise' : 'clockwise',
+    from: type.rotation.includes('flywheel') ? 'flywheel' : 'front',
     tool: type.barringTool,
     toolTurns: shown(type.toolTurnsPerCrankTurn),
     bookHours: shown(type.bookHours),
@@ -64,31 +66,22 @@ export function copyOf(type: Schemas['EngineTypeResponse']): TypeForm {
   }
 }
 
+const needsPitch = (adjuster: string) =>
+  ['screwAtValve', 'screwAtPushrod', 'bridgeScrew', 'followerScrew'].includes(adjuster)
+
 const list = (text: string) =>
   text
     .split(/[\s,;]+/)
     .filter(Boolean)
     .map((part) => Number(part.replace(',', '.')))
 
-/** One stop a line: crank degrees, then its points: 0: 1I 1E 2I 3E */
-const stopsOf = (form: TypeForm) =>
-  form.stops
-    .split('\n')
-    .map((line) => line.trim())
-    .filter(Boolean)
-    .map((line) => {
-      const [degrees, points] = line.split(':')
-      return {
-        crankDeg: Number((degrees ?? '').replace('°', '').trim()),
-        points: (points ?? '').split(/[\s,]+/).filter(Boolean),
-      }
-    })
 const timingOf = (form: TypeForm) => (form.timing.trim() ? list(form.timing) : null)
 
 /** What can be told wrong before anything is sent, by field. */
 export function typeComplaints(form: TypeForm): Record<string, string | undefined> {
   const timing = timingOf(form)
   return {
+    ...schoolComplaints(form.schools),
     pitchMm: notANumber(form.pitch),
     clearancePerTravel: notANumber(form.ratio),
     rampGuardDeg: notANumber(form.guard),
@@ -102,10 +95,6 @@ export function typeComplaints(form: TypeForm): Record<string, string | undefine
       timing && (timing.length !== 4 || timing.some(Number.isNaN))
         ? 'Give four figures: intake opens, intake closes, exhaust opens, exhaust closes; or leave it empty.'
         : undefined,
-    bookStops:
-      form.method === 'book' && stopsOf(form).some((s) => Number.isNaN(s.crankDeg))
-        ? 'Each line needs its crank degrees, a colon and its points, such as 0: 1I 1E 2I 3E.'
-        : undefined,
     firingAnglesDeg:
       form.angles.trim() && list(form.angles).some(Number.isNaN)
         ? 'Give the angles as numbers, such as 0 270.'
@@ -117,9 +106,24 @@ export function typeComplaints(form: TypeForm): Record<string, string | undefine
 export const typeMissing = (form: TypeForm): Record<string, string | undefined> => ({
   code: form.code.trim() ? undefined : 'Give the code by which the yard knows it.',
   name: form.name.trim() ? undefined : 'Say what it is.',
+  firingOrder: form.firingOrder.trim() ? undefined : 'Give the firing order, such as 1 3 4 2.',
+  layout: form.layout.trim() ? undefined : 'Give the valves along the head from the front, such as E I I E E I I E.',
+  pitchMm:
+    needsPitch(form.adjuster) && !form.pitch.trim()
+      ? 'Give the screw’s pitch; 1 mm and 1.25 mm are common.'
+      : undefined,
+  clearancePerTravel:
+    ['screwAtPushrod', 'followerScrew'].includes(form.adjuster) && !form.ratio.trim()
+      ? 'Give what the gap gains for a screw travel of 1: the rocker’s or follower’s ratio.'
+      : undefined,
+  rotation: form.turns && form.from ? undefined : 'Say which way it runs, and from which end that is seen.',
+  ...(form.spec.noFigures ? {} : specMissing(form)),
+})
+
+const specMissing = (form: TypeForm): Record<string, string | undefined> => ({
   'spec.revision': form.spec.revision.trim() ? undefined : 'Name the revision, such as A.',
   'spec.source': form.spec.source.trim() ? undefined : 'Say where the clearances come from.',
-  'spec.lines': form.spec.lines.some((l) => l.min || l.max || l.single)
+  'spec.lines': form.spec.lines.some((l) => l.min || l.max || l.single || l.go || l.asks === 'zero')
     ? undefined
     : 'Give at least one clearance: a window from and to, or one figure.',
 })
@@ -145,9 +149,8 @@ export function typeRequest(form: TypeForm): Schemas['EngineTypeRequest'] {
     pitchMm: typedNumber(form.pitch) ?? null,
     clearancePerTravel: typedNumber(form.ratio) ?? null,
     clockwiseCloses: !form.opensClockwise,
-    method: form.method,
-    bookStops: form.method === 'book' ? stopsOf(form) : null,
-    rotation: form.rotation || null,
+    ...schoolRequest(form.schools),
+    rotation: form.turns && form.from ? `${form.turns} seen from the ${form.from}` : null,
     barringTool: form.tool || null,
     toolTurnsPerCrankTurn: typedNumber(form.toolTurns) ?? null,
     bookHours: typedNumber(form.bookHours) ?? null,
@@ -155,6 +158,7 @@ export function typeRequest(form: TypeForm): Schemas['EngineTypeRequest'] {
     firstCheckHours: typedNumber(form.firstCheck) ?? null,
     breakInHours: typedNumber(form.breakIn) ?? null,
     jobHours: typedNumber(form.jobHours) ?? null,
-    spec: specRequest(form.spec),
+    spec: form.spec.noFigures ? null : specRequest(form.spec),
+    noFigures: form.spec.noFigures,
   }
 }

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client'
 import LiftChart from '../../instruments/LiftChart.vue'
 import { letterOf } from '../../shared/words/points'
-import TurningDial from '../../instruments/TurningDial.vue'
+import CrankDial from '../../instruments/CrankDial.vue'
 import { methodNames } from '../../shared/words/methods'
 import { tool, type Ask, type Read } from './tool'
 
@@ -192,7 +192,7 @@ export const turningTools = [
         ),
         picture: one
           ? {
-              is: TurningDial,
+              is: CrankDial,
               props: { cycle: 720, order, angles, crank: (one.fromDeg + (one.toDeg - one.fromDeg) / 2) % 720 },
             }
           : undefined,
@@ -260,7 +260,7 @@ export const turningTools = [
     body: (read) => ({ strokeMm: read.number('stroke'), rodMm: read.number('rod'), travelMm: read.number('travel') }),
     say: (r, read) => ({
       sentence: `${r.crankDeg.toFixed(2)}° past TDC.`,
-      picture: { is: TurningDial, props: { cycle: 360, order: [1], angles: [0], crank: r.crankDeg } },
+      picture: { is: CrankDial, props: { cycle: 360, order: [1], angles: [0], crank: r.crankDeg } },
       working: [
         `r = stroke ÷ 2 = ${(read.number('stroke') ?? 0) / 2} mm, l = ${read.text('rod')} mm, x = ${read.text('travel')} mm, s = r + l − x.`,
         'cos a = (r² + s² − l²) ÷ (2 r s)',

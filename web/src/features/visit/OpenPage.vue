@@ -86,8 +86,8 @@ const tray = computed(
 const methods = computed(() =>
   (Object.keys(methodNames) as Schemas['TurningMethod'][]).filter(
     (m) =>
-      (m !== 'book' || engine.data.value?.type.method === 'book') &&
-      (engine.data.value?.type.cycle !== 'twoStroke' || ['perCylinder', 'fewestStops', 'book'].includes(m)),
+      (m !== 'book' || !!engine.data.value?.type.bookStops.length) &&
+      (engine.data.value?.type.cycle !== 'twoStroke' || ['perCylinder', 'fewestStops', 'book', 'lobeAway'].includes(m)),
   ),
 )
 /** What stands there is shown, also where it was typed before a reload. */
@@ -106,8 +106,6 @@ const form = useForm({
       job: typed.job,
       date: typed.date || today(),
       shownHours: typedNumber(typed.hours) ?? null,
-      // Everything at a stop is measured before the first adjuster is touched, as this bench leads.
-      setting: 'stopFirst' as const,
       tray: { setId: tray.value.name, unit: tray.value.unit, blades: tray.value.blades },
       ...(typeof route.query.jobId === 'string' ? { jobId: route.query.jobId } : {}),
       ...(typed.besides.length ? { instruments: typed.besides } : {}),

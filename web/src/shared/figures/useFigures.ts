@@ -20,12 +20,13 @@ export interface Figures {
   scaled: (value: number) => number
 }
 
-/** Figures in the unit this screen prefers. */
-export function useFigures(): Figures {
+/** Figures in the unit this screen prefers, or in another: at the engine in that of the blades in hand. */
+export function useFigures(spoken?: () => Unit): Figures {
   const preferences = usePreferences()
+  const said = () => spoken?.() ?? preferences.unit
   const or = (value: Maybe, text: (mm: number) => string, none = '—') =>
     value === null || value === undefined ? none : text(value)
-  const isMm = () => preferences.unit === 'mm'
+  const isMm = () => said() === 'mm'
   return {
     figure: (value: Maybe) => or(value, (v) => (isMm() ? mm(v) : thou(v))),
     rough: (value: Maybe) => or(value, (v) => (isMm() ? v.toFixed(2).replace('-', '−') : thou(v))),
@@ -35,7 +36,7 @@ export function useFigures(): Figures {
       isMm() ? Math.abs(mmPer1000h).toFixed(3) : (Math.abs(mmPer1000h) / mmPerThou).toFixed(2),
     scaled: (value: number) => (isMm() ? value : value / mmPerThou),
     get unit() {
-      return preferences.unit
+      return said()
     },
   }
 }

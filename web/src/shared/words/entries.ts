@@ -1,3 +1,5 @@
+import { methodNames } from './methods'
+import { judgingNames, mannerNames, measuringNames, orderNames, settingNames } from './schools'
 import { feelWords } from './verdicts'
 import { outcomeWords } from './outcomes'
 
@@ -10,21 +12,42 @@ const stages: Record<string, string> = {
   claimed: 'as claimed',
 }
 
+/** What was chosen otherwise, in the words of the trade. */
+function chosen(line: Line): string {
+  const names: Record<string, Record<string, string>> = {
+    method: methodNames,
+    order: orderNames,
+    setting: settingNames,
+    judging: judgingNames,
+    manner: mannerNames,
+    measuring: measuringNames,
+  }
+  const said = Object.entries(names).flatMap(([key, words]) =>
+    typeof line[key] === 'string' ? [(words[line[key]] ?? line[key]).toLowerCase()] : [],
+  )
+  if (line.tray) said.push('other blades')
+  if (line.turnedBy) said.push(`turned by ${String(line.turnedBy)}`)
+  return said.join('; ') || 'as the book does it'
+}
+
 /** An entry as a person would say it: "1E as found: the 0.20 blade drags". */
 export function entryText(line: Line, stepText: (step: string) => string = (step) => step): string {
   const point = typeof line.point === 'string' ? line.point : ''
   const stage = stages[String(line.stage)] ?? ''
   const said: Record<string, () => string> = {
     opened: () => `Opened${line.shownHours == null ? '' : ` at ${String(line.shownHours)} h`}`,
-    chose: () => 'A choice of method or blades',
+    chose: () => `Chose ${chosen(line)}`,
     ticked: () => `${line.on ? 'Ticked' : 'Not ticked after all'}: ${stepText(String(line.step))}`,
     conditionStated: () =>
       `The engine is ${String(line.condition)}${line.engineTemperatureC == null ? '' : `, ${String(line.engineTemperatureC)} °C`}`,
-    positionProved: () => `Stop proved${line.crankDeg == null ? '' : ` at ${String(line.crankDeg)}°`}`,
+    positionProved: () =>
+      `${Array.isArray(line.points) && line.points.length ? `${line.points.join(', ')} seen to be free` : 'Stop proved'}${line.crankDeg == null ? '' : ` at ${String(line.crankDeg)}°`}${line.said ? `: ${String(line.said)}` : ''}`,
     barredTo: () => `Barred to ${String(line.crankDeg)}°`,
     tried: () =>
       `${point} ${stage}: the ${(line.blades as string[]).join(' + ')} blade ${feelWords[line.feel as keyof typeof feelWords]}`,
-    figureRead: () => `${point} ${stage}: ${String(line.figure)} ${String(line.unit)}`,
+    figureRead: () =>
+      `${point} ${stage}: ${String(line.figure)} ${String(line.unit)}${line.with === 'dial' ? ' on the dial' : ''}`,
+    marked: () => `Mark ${String(line.name)} at ${String(line.crankDeg)}°${line.trap ? ', a trap' : ''}`,
     shimRead: () => `${point}: shim ${String(line.thickness)} ${String(line.unit)}`,
     startState: () => `${point}: ${String(line.state)}`,
     kept: () => 'A figure kept',

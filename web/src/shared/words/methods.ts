@@ -8,4 +8,5 @@ export const methodNames: Record<Schemas['TurningMethod'], string> = {
   exhaustOpeningIntakeClosing: 'Exhaust opens, intake closes',
   fewestStops: 'Fewest stops',
   book: "The book's list",
+  lobeAway: 'Lobe away, cams in sight',
 }

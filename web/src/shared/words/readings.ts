@@ -26,6 +26,11 @@ export function readingText(
 /** How it was measured: 0.20 slid free, 0.25 no go. */
 export function triesText(reading: Schemas['SheetReadingRecord'] | null | undefined): string {
   if (!reading) return ''
-  if (reading.tries.length === 0) return reading.written ? `written ${reading.written} ${reading.unit}` : ''
+  if (reading.tries.length === 0)
+    return !reading.written
+      ? ''
+      : reading.with === 'dial'
+        ? `${reading.written} ${reading.unit} on the dial`
+        : `written ${reading.written} ${reading.unit}`
   return reading.tries.map((t) => `${t.blades.join(' + ')} ${feelWords[t.feel]}`).join(', ')
 }

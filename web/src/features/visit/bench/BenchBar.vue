@@ -2,6 +2,7 @@
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { hours } from '../../../shared/figures/hours'
 import { jobWord } from '../../../shared/words/jobs'
+import { methodNames } from '../../../shared/words/methods'
 import type { Step } from './useSteps'
 import type { Sheet, Visit } from './useVisit'
 
@@ -14,7 +15,7 @@ defineProps<{
   step: Step
   closed: boolean
 }>()
-defineEmits<{ go: [step: Step] }>()
+defineEmits<{ go: [step: Step]; ways: [] }>()
 </script>
 
 <template>
@@ -29,8 +30,11 @@ defineEmits<{ go: [step: Step] }>()
       ><template v-if="sheet.specRevision"> · book rev. {{ sheet.specRevision }}</template>
     </span>
     <div v-if="!closed" class="who small soft">
-      <span aria-hidden="true">measures</span> <PersonField v-model="person" label="Who measures" />
+      <PersonField v-model="person" label="Who measures" />
     </div>
+    <button v-if="!closed" type="button" class="btn btn-plain ways" @click="$emit('ways')">
+      {{ methodNames[sheet.method] }}
+    </button>
     <nav aria-label="Steps of the visit">
       <button
         v-for="s in steps"
@@ -50,7 +54,7 @@ defineEmits<{ go: [step: Step] }>()
 .bar {
   display: flex;
   align-items: center;
-  gap: 0.4rem 1.2rem;
+  gap: 0.3rem 0.8rem;
   flex-wrap: wrap;
   background: var(--plate);
   border-bottom: 1.5px solid var(--line);
@@ -66,9 +70,10 @@ defineEmits<{ go: [step: Step] }>()
   align-items: center;
 }
 .who {
-  display: flex;
-  align-items: center;
-  gap: 0.4rem;
+  width: 130px;
+}
+.ways {
+  padding-inline: 0.7rem;
 }
 nav {
   display: flex;
@@ -79,7 +84,7 @@ nav {
 nav button {
   min-height: 44px;
   min-width: 44px;
-  padding: 0 0.7rem;
+  padding: 0 0.5rem;
   background: none;
   border: 0;
   border-bottom: 4px solid transparent;

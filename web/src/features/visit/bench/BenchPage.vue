@@ -24,6 +24,7 @@ import PointPanel from './PointPanel.vue'
 import SignStep from './SignStep.vue'
 import TickList from './TickList.vue'
 import VisitTrouble from './VisitTrouble.vue'
+import WaysDialog from './WaysDialog.vue'
 import { useFocusNext } from './useFocusNext'
 import { useSteps } from './useSteps'
 import { useVisit } from './useVisit'
@@ -62,9 +63,22 @@ watch(
     if (before && state !== before) void client.invalidateQueries()
   },
 )
+const waysOpen = ref(false)
 const findsStop = computed(
-  () => stop.value && !stop.value.proved && !stop.value.done && !closed.value && !pickedPoint.value,
+  () =>
+    stop.value?.crankDeg != null &&
+    !sheet.value?.byEye &&
+    !stop.value.proved &&
+    !stop.value.done &&
+    !closed.value &&
+    !pickedPoint.value,
 )
+const isProved = computed(
+  () => !!stop.value?.proved || (!!current.value && !!view.value?.provedPoints.includes(current.value.label)),
+)
+/** A list's lines as they apply: with the starter turning the crank power stays on. */
+const lines = (which: string) =>
+  list(which).map((s) => (sheet.value?.turnedBy === 'starter' && s.byStarter ? { ...s, text: s.byStarter } : s))
 useFocusNext(middle, () => `${String(step.value)} ${findsStop.value} ${current.value?.label}`)
 
 /** Without a person on the bench nothing is written down under somebody's name. */
@@ -76,15 +90,9 @@ function say(...entries: Entry[]) {
   void add(...entries)
   if (entries.some((e) => e.kind === 'kept')) keptSignal(preferences.sound, preferences.buzz)
 }
-function prove() {
-  const s = stop.value
-  if (!s) return
+function proved(...entries: Entry[]) {
   leadOn()
-  say(
-    s.crankDeg != null
-      ? { kind: 'positionProved', crankDeg: s.crankDeg }
-      : { kind: 'positionProved', points: s.points },
-  )
+  say(...entries)
 }
 useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
   if (isTyping(event) || !sheet.value || (event.key !== 'ArrowDown' && event.key !== 'ArrowUp')) return
@@ -106,6 +114,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         :step="step"
         :closed="closed"
         @go="go"
+        @ways="waysOpen = true"
       />
       <VisitTrouble
         :visit-id="id"
@@ -121,7 +130,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             <h1 tabindex="-1">Make it safe</h1>
             <p class="soft mt-2">{{ view.context?.foremost }}</p>
             <TickList
-              :items="list('makeSafe')"
+              :items="lines('makeSafe')"
               :ticked="view.ticked"
               :locked="closed"
               @tick="(key, on) => say({ kind: 'ticked', step: key, on })"
@@ -165,13 +174,20 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             @swapped="(yes) => say(swappedAnswer(view!.swapped!, yes))"
             @answer="(what) => say(...trendAnswer(what))"
           />
-          <FindStop v-else-if="findsStop && stop" :view="view" :index="stop.index" @proved="prove" />
+          <FindStop
+            v-else-if="findsStop && stop"
+            :key="`stop ${stop.index} ${sheet.method}`"
+            :view="view"
+            :index="stop.index"
+            @say="proved"
+          />
           <PointPanel
             v-else-if="current"
             :key="current.label"
+            :view="view"
             :sheet="sheet"
             :point="current"
-            :proved="stop?.proved ?? false"
+            :proved="isProved"
             :closed="closed"
             :signed="!!view.signed"
             :trouble="trouble"
@@ -182,11 +198,13 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             @correct="correcting = true"
             @reset="resetting = true"
             @prove="go(current.stopIndex)"
+            @pick="pick"
           />
         </div>
         <section class="plate p-2 right"><PointList :view="sheet" :current="current?.label" @pick="pick" /></section>
       </main>
       <CorrectDialog v-model="correcting" :visit-id="view.visitId" :unit="sheet.trayUnit" :point="current ?? null" />
+      <WaysDialog v-model="waysOpen" :view="view" :sheet="sheet" @say="say" />
       <GiveUpDialog
         v-model="givingUp"
         @give-up="

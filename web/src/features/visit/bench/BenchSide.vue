@@ -2,8 +2,10 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../../api/client'
 import HeadMap from '../../../instruments/HeadMap.vue'
-import TurningDial from '../../../instruments/TurningDial.vue'
+import CrankDial from '../../../instruments/CrankDial.vue'
+import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
+import { usePreferences } from '../../../shared/preferences'
 import { readingText } from '../../../shared/words/readings'
 import type { Point, Sheet } from './useVisit'
 
@@ -15,8 +17,28 @@ const props = defineProps<{
   saved: 'saved' | 'saving' | 'waiting'
 }>()
 defineEmits<{ pick: [label: string] }>()
-const figures = useFigures()
-const next = computed(() => (props.stop ? props.sheet.stops[props.stop.index + 1] : undefined))
+const figures = useFigures(() => props.sheet.trayUnit as Unit)
+const preferences = usePreferences()
+/** Where it is, and the stop it goes to: this one until it is proved, then the one after. */
+const stands = computed(() => props.sheet.standsDeg ?? null)
+const isHere = computed(
+  () =>
+    stands.value != null &&
+    props.stop?.crankDeg != null &&
+    Math.abs(((props.stop.crankDeg - stands.value + 720.5) % props.sheet.cycleDeg) - 0.5) < 1e-3,
+)
+const here = computed(() => (isHere.value ? props.stop : props.sheet.stops.find((s) => s.crankDeg === stands.value)))
+const next = computed(() => {
+  if (props.stop?.crankDeg != null && !isHere.value) return props.stop
+  return props.stop
+    ? props.sheet.stops.slice(props.stop.index + 1).find((s) => s.crankDeg != null && !s.done)
+    : undefined
+})
+const nextDeg = computed(() => (props.sheet.lobeAway ? props.sheet.lobeAway.crankDeg : next.value?.crankDeg) ?? null)
+const view = computed(
+  () =>
+    `Seen from the ${props.sheet.seenFrom === 'flywheel' ? 'flywheel' : 'front'}; bars ${props.sheet.anticlockwise ? 'anticlockwise' : 'clockwise'}${props.sheet.viewAssumed ? ', assumed: look' : ''}.`,
+)
 const found = computed(() => props.sheet.points.filter((p) => p.found || p.byAmount).length)
 const done = computed(() => props.sheet.points.filter((p) => p.done).length)
 /** A bracket stands at its middle: there is room for one figure only. */
@@ -32,7 +54,11 @@ const heads = computed(() =>
     id: p.label,
     figure: figureOf(p),
     state: (p.left ?? p.found)?.state ?? null,
-    dim: props.stop ? !props.stop.points.includes(p.label) : false,
+    dim: props.sheet.lobeAway
+      ? !props.sheet.lobeAway.here.includes(p.label) && !p.done
+      : props.stop
+        ? !props.stop.points.includes(p.label)
+        : false,
   })),
 )
 const words = {
@@ -45,25 +71,37 @@ const words = {
 <template>
   <div>
     <section class="plate p-3">
-      <TurningDial
+      <CrankDial
         :cycle="sheet.cycleDeg"
         :order="sheet.firingOrder"
         :angles="sheet.firingAnglesDeg"
-        :crank="stop?.crankDeg ?? null"
-        :next="next?.crankDeg ?? null"
-        :room-back="stop?.roomBackDeg"
-        :room-forward="stop?.roomForwardDeg"
-        :caption="stop?.sign"
+        :crank="stands"
+        :next="nextDeg"
+        :room-back="here?.roomBackDeg"
+        :room-forward="here?.roomForwardDeg"
+        :next-room-back="next?.roomBackDeg"
+        :next-room-forward="next?.roomForwardDeg"
+        :anticlockwise="sheet.anticlockwise"
+        :caption="`The crank. ${view} ${stop?.sign ?? ''}`"
       />
       <p class="sign">{{ stop?.sign ?? 'Nobody bars yet.' }}</p>
-      <p v-if="stop?.compressionCylinder && stop.rockingCylinder" class="small soft mb-0">
-        Both rockers on {{ stop.compressionCylinder }} loose? If {{ stop.rockingCylinder }} is loose instead, turn once
-        more, forwards.
-      </p>
+      <p class="small soft mb-0">{{ view }}</p>
     </section>
     <section class="plate p-2 mt-2">
-      <HeadMap :points="heads" :current="current?.label" @pick="$emit('pick', $event)" />
-      <p class="small soft mb-1">Outlined: reachable at this stop. Grey: another stop.</p>
+      <HeadMap
+        :points="heads"
+        :mirrored="preferences.mirrored"
+        :current="current?.label"
+        @pick="$emit('pick', $event)"
+      />
+      <p class="small soft mb-1">
+        Outlined:
+        {{
+          sheet.method === 'lobeAway'
+            ? 'lobe away here. Grey: further on.'
+            : 'reachable at this stop. Grey: another stop.'
+        }}
+      </p>
       <strong>{{ found }} of {{ sheet.points.length }} found, {{ done }} done</strong>
       <div
         class="progress-line"

@@ -1,69 +1,235 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import RoomStrip from '../../../instruments/RoomStrip.vue'
+import type { Entry, Sign } from '../../../offline/entries'
+import { usePreferences } from '../../../shared/preferences'
+import { turnText, watchText } from '../../../shared/words/turns'
+import MarksHere from './MarksHere.vue'
+import MateDialog from './MateDialog.vue'
+import StandsWhere from './StandsWhere.vue'
 import type { Visit } from './useVisit'
 
+/** Finds a stop and proves it: by what is loose and what rocks, or by another proof that fits; the first from where the crank stands. */
 const props = defineProps<{ view: Visit; index: number }>()
-defineEmits<{ proved: [] }>()
-const stop = computed(() => props.view.sheet!.stops[props.index]!)
+const emit = defineEmits<{ say: [...entries: Entry[]] }>()
+const preferences = usePreferences()
+
+const sheet = computed(() => props.view.sheet!)
+const stop = computed(() => sheet.value.stops[props.index]!)
 const type = computed(() => props.view.context!.type)
-const turn = computed(() => {
-  const degrees = Math.round(stop.value.turnFromPreviousDeg)
-  if (props.index === 0 || degrees === 0)
-    return props.index === 0 ? 'Bar forwards until this stop comes up.' : 'The crank already stands here.'
-  const turns = degrees === 360 ? 'one whole turn' : `${degrees}°`
-  const tool =
-    type.value.toolTurnsPerCrankTurn === 1
-      ? ''
-      : `, ${Math.round(stop.value.toolTurnsFromPrevious * 10) / 10} turns of the barring tool`
-  return `Bar forwards ${turns}${tool}.`
+const begun = computed(() => sheet.value.standsDeg != null)
+const asksWhere = ref(!begun.value && !!preferences.beginsWhereItStands[preferences.person])
+const pinsOut = ref(false)
+const hint = ref<'bothLoose' | 'neitherLoose' | ''>('')
+const pairing = ref(false)
+
+const own = computed(() => stop.value.compressionCylinder)
+const companion = computed(() => (stop.value.rockingCylinder !== own.value ? stop.value.rockingCylinder : null))
+/** The companion's own stop, one turn on, where something is left to do. */
+const other = computed(() => {
+  const deg = stop.value.crankDeg
+  if (deg == null || companion.value == null) return undefined
+  return sheet.value.stops.find(
+    (s) => s.crankDeg != null && Math.abs(((s.crankDeg - deg + 720) % 720) - 360) < 1e-3 && !s.done,
+  )
 })
+/** Watching a valve says all there is to say until it is known where the crank stands. */
+const turn = computed(
+  () =>
+    turnText(stop.value, type.value) ??
+    (sheet.value.method === 'rocking' ? '' : 'Bar forwards until this stop comes up.'),
+)
+const heading = computed(() =>
+  sheet.value.method === 'rocking' && stop.value.rockingCylinder
+    ? watchText('rocking', stop.value)
+    : `Stop ${props.index + 1}: ${stop.value.sign}`,
+)
+const looseProves = computed(() => stop.value.proofs.some((p) => p.kind === 'rockersLoose'))
+const lap = (deg: number | null | undefined) =>
+  sheet.value.cycleDeg === 720 && deg != null ? (deg < 360 ? 'inner lap: ' : 'outer lap: ') : ''
+const otherProofs = computed(() => stop.value.proofs.filter((p) => p.kind !== 'rockersLoose' && p.kind !== 'companion'))
+const points = (labels: string[]) =>
+  labels.map((l) => sheet.value.points.find((p) => p.label === l)?.bookName ?? l).join('  ')
+const pins = computed(() => type.value.pins)
+const seen = (loose: number, rocking?: number | null): Sign[] => [
+  { cylinder: loose, kind: 'intake', state: 'loose' },
+  { cylinder: loose, kind: 'exhaust', state: 'loose' },
+  ...(rocking ? [{ cylinder: rocking, kind: 'exhaust' as const, state: 'moving' as const }] : []),
+]
+
+function prove(crankDeg: number, said?: string, signs?: Sign[]) {
+  hint.value = ''
+  emit('say', { kind: 'positionProved', crankDeg, ...(signs ? { signs } : {}), ...(said ? { said } : {}) })
+}
+function standsWhere(crankDeg: number, said: string, isStop: boolean) {
+  asksWhere.value = false
+  if (isStop) prove(crankDeg, said)
+  else emit('say', { kind: 'barredTo', crankDeg })
+}
 </script>
 
 <template>
   <section>
-    <h1 tabindex="-1">Stop {{ index + 1 }}: find it</h1>
-    <p class="sign">{{ stop.sign }}</p>
-    <p class="lead-line">{{ turn }}</p>
-    <p class="soft">
-      {{ type.rotation }}; {{ type.barringTool }}. Overshot? Go back well past and come forward again, so that the slack
-      is taken up the same way.
-    </p>
-    <p v-if="stop.compressionCylinder && stop.rockingCylinder">
-      Both rockers of <strong>{{ stop.compressionCylinder }}</strong> loose? Then it is compression. If
-      {{ stop.rockingCylinder }} is loose instead, this is the overlap stroke: turn once more, forwards.
-    </p>
-    <p v-else-if="stop.compressionCylinder">
-      Both rockers of <strong>{{ stop.compressionCylinder }}</strong> must be loose: if they rock, turn once more,
-      forwards.
-    </p>
-    <p v-if="stop.roomBackDeg !== null && stop.roomForwardDeg !== null" class="soft">
-      Room at this stop: {{ Math.round(stop.roomBackDeg ?? 0) }}° back, {{ Math.round(stop.roomForwardDeg ?? 0) }}°
-      forwards. Hold the crank if the springs roll it.
-    </p>
-    <p class="points figure">{{ stop.points.join('  ') }}</p>
-    <BButton class="btn-act w-100" size="lg" @click="$emit('proved')">
-      {{
-        stop.compressionCylinder ? `${stop.compressionCylinder} is on compression: measure` : 'It stands here: measure'
-      }}
-    </BButton>
-    <RouterLink class="btn btn-plain w-100 mt-2" :to="{ name: 'crank', params: { id: view.visitId } }" target="_blank"
-      >Screen for the mate at the crank</RouterLink
-    >
+    <StandsWhere v-if="asksWhere" :sheet="sheet" @stands="standsWhere" @at-one="asksWhere = false" />
+    <template v-else>
+      <h1 tabindex="-1">{{ heading }}</h1>
+      <p v-if="turn" class="lead-line mb-1">{{ turn }}</p>
+      <p v-if="pins" class="pin" role="note">
+        <label><input v-model="pinsOut" type="checkbox" /> Before every turn: {{ pins }} out?</label>
+      </p>
+      <p v-if="type.interference" class="small is-tight mb-1">
+        With the timing in doubt or the chain off a valve can meet its piston near any TDC: turn by hand, stop at any
+        resistance.
+      </p>
+      <template v-if="own != null && companion != null && (!pins || pinsOut)">
+        <p class="mb-2">Which lap is it on? Take hold of both rockers of {{ own }}, then of {{ companion }}.</p>
+        <div class="cards">
+          <div class="card-here">
+            <strong>{{ looseProves ? `${own} is loose, ${companion} moves` : `${companion} moves` }}</strong>
+            <span class="small soft">{{ lap(stop.crankDeg) }}{{ own }} on compression</span>
+            <span class="figure points">{{ points(stop.points) }}</span>
+            <BButton
+              class="btn-act w-100"
+              @click="prove(stop.crankDeg!, `${own} loose, ${companion} moves`, seen(own, companion))"
+              >{{ own }} is on compression: measure</BButton
+            >
+          </div>
+          <div class="card-here">
+            <strong>{{ companion }} is loose, {{ own }} moves</strong>
+            <span class="small soft">{{ lap((stop.crankDeg! + 360) % 720) }}{{ companion }} on compression</span>
+            <template v-if="other">
+              <span class="figure points">{{ points(other.points) }}</span>
+              <BButton
+                class="btn-plain w-100"
+                @click="prove(other.crankDeg!, `${companion} loose, ${own} moves`, seen(companion, own))"
+                >Begin with these instead</BButton
+              >
+            </template>
+            <span v-else class="small">Bar one whole turn more, forwards.</span>
+          </div>
+        </div>
+        <div class="else">
+          <BButton class="btn-plain" @click="hint = 'bothLoose'">Both are loose</BButton>
+          <BButton class="btn-plain" @click="hint = 'neitherLoose'">Neither is loose</BButton>
+          <BButton class="btn-plain" @click="asksWhere = true">Something else moves…</BButton>
+        </div>
+        <p v-if="hint === 'bothLoose'" class="complaint mt-2" role="status">
+          Then neither rocks: the crank is off its mark, or the mark is another one. Bar slowly on until one of them
+          moves, and look at the mark again.
+        </p>
+        <p v-if="hint === 'neitherLoose'" class="complaint mt-2" role="status">
+          A valve that is closed up is never loose. Go by one of these instead:
+        </p>
+      </template>
+      <template v-else-if="!pins || pinsOut">
+        <p v-if="own != null && looseProves" class="mb-2">
+          Both rockers of <strong>{{ own }}</strong> must be loose; if they rock, turn once more, forwards.
+        </p>
+        <p class="figure points">{{ points(stop.points) }}</p>
+        <BButton class="btn-act w-100" size="lg" @click="prove(stop.crankDeg!)">
+          {{ own != null ? `${own} is on compression: measure` : 'It stands here: measure' }}
+        </BButton>
+      </template>
+      <p v-else class="soft">The stop opens once {{ pins }} is out.</p>
+      <div v-if="(!pins || pinsOut) && otherProofs.length" class="proofs">
+        <span class="small soft">or proved by</span>
+        <BButton v-for="p in otherProofs" :key="p.kind" class="btn-plain" @click="prove(stop.crankDeg!, p.sentence)">{{
+          p.sentence
+        }}</BButton>
+      </div>
+      <p v-if="sheet.method === 'book' && stop.roomBackDeg != null && stop.roomBackDeg < 0" class="complaint">
+        By the timing a valve of this stop is open here: check the list.
+      </p>
+      <div class="below">
+        <div v-if="stop.roomBackDeg != null && stop.roomForwardDeg != null">
+          <h2 class="mb-1">Here the springs may roll it</h2>
+          <RoomStrip :back="stop.roomBackDeg" :forward="stop.roomForwardDeg" />
+          <p class="small soft mb-0">Hold it or wedge it, and look at the mark again.</p>
+        </div>
+        <MarksHere :stop="stop" :marks="sheet.marks" @say="(entry) => emit('say', entry)" />
+      </div>
+      <p class="small soft mt-2 mb-2">
+        {{ type.rotation }}; {{ sheet.turnedBy || type.barringTool }}. Overshot? Go back well past and come forward
+        again, so that the slack is taken up the same way.
+      </p>
+      <div class="else">
+        <BButton class="btn-plain" @click="pairing = true">Screen for the mate at the crank</BButton>
+        <BButton class="btn-plain" :to="{ name: 'stop-card', params: { id: view.visitId } }"
+          >Stop card to print</BButton
+        >
+        <BButton class="btn-plain" :to="{ name: 'rim-tape', params: { id: view.visitId } }">Rim tape</BButton>
+      </div>
+      <MateDialog v-model="pairing" :visit-id="view.visitId" />
+    </template>
   </section>
 </template>
 
 <style scoped>
-.sign {
-  font-size: 1.6rem;
-  font-weight: 700;
-  margin: 0.5rem 0 0.3rem;
-}
 .lead-line {
   font-size: 1.25rem;
 }
 .points {
   white-space: pre-wrap;
-  font-size: 1.15rem;
+}
+.cards {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.card-here {
+  border: 1.4px solid var(--ink);
+  padding: 0.8rem;
+  display: flex;
+  flex-direction: column;
+  gap: 0.35rem;
+  justify-content: space-between;
+}
+.card-here:first-child {
+  border: 2px solid var(--blue);
+}
+.card-here strong {
+  font-size: 1.12rem;
+}
+.else {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 8px;
+  margin-top: 10px;
+}
+.proofs .btn {
+  font-weight: 400;
+  font-size: 0.95rem;
+  padding-inline: 0.7rem;
+}
+.proofs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+  margin-top: 10px;
+}
+.pin label {
+  display: flex;
+  gap: 0.6rem;
+  align-items: center;
+  min-height: 44px;
+  font-weight: 700;
+}
+.pin input {
+  width: 26px;
+  height: 26px;
+}
+.below {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 1rem;
+  margin-top: 1rem;
+}
+@media (max-width: 760px) {
+  .cards,
+  .below {
+    grid-template-columns: 1fr;
+  }
 }
 </style>

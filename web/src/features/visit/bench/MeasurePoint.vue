@@ -6,36 +6,65 @@ import VerdictMark from '../../../instruments/VerdictMark.vue'
 import type { Entry } from '../../../offline/entries'
 import ClearanceField from '../../../shared/fields/ClearanceField.vue'
 import Field from '../../../shared/fields/Field.vue'
-import { hours } from '../../../shared/figures/hours'
-import { useFigures } from '../../../shared/figures/useFigures'
+import type { Figures } from '../../../shared/figures/useFigures'
 import { isTyping, useKeys } from '../../../shared/keys/keys'
 import { spoken } from '../../../shared/words/points'
 import { readingText } from '../../../shared/words/readings'
 import { verdictWords } from '../../../shared/words/verdicts'
-import BladeTray from './BladeTray.vue'
+import BladeRail from './BladeRail.vue'
+import SettingAdvice from './SettingAdvice.vue'
+import TriesList from './TriesList.vue'
 import { useMeasuring, type Measuring } from './useMeasuring'
 
-/** A gap measured, as found or after setting: blades or a typed figure, the verdict as it grows, and the keeping of it. */
-const props = defineProps<Measuring & { proved: boolean; resetting: boolean }>()
+/** A gap measured, as found or after setting: the rail, another feel or a figure, the verdict as it grows, and the keeping of it. */
+const props = defineProps<Measuring & { proved: boolean; resetting: boolean; figures: Figures }>()
 const emit = defineEmits<{ say: [...entries: Entry[]]; prove: [] }>()
-const figures = useFigures()
 const m = useMeasuring(props, (...entries) => emit('say', ...entries))
-const { draft, onServer, typed, unit, why, leaving, unproved, offer, doubtful, complaint, needsWhy, ready } = m
+const { stage, draft, growing, onDial, typed, unit, why, leaving, unproved, offer, doubtful, complaint } = m
+const { needsWhy, ready, keepsItself, lockedAlready } = m
 
-const nowText = computed(() => readingText(onServer.value, figures.figure))
-const near = computed<[number, number]>(() => [props.point.minMm ?? 0.2, props.point.maxMm ?? 0.4])
+const nowText = computed(() => readingText(growing.value, props.figures.figure))
+/** As found where it is expected; after setting at the figure. */
+const around = computed(() =>
+  stage.value === 'asFound'
+    ? (props.point.expectedMm ?? props.point.beforeMm ?? props.point.setMm ?? props.point.siblings?.leastMm ?? 0.3)
+    : (props.point.setMm ?? 0.3),
+)
+const suggest = computed(() => {
+  const now = growing.value
+  if (now) return now.nextBlade?.blades ?? (props.point.worthFiner ? now.trendBlade?.blades : null)
+  return stage.value === 'asFound' ? (props.point.firstBlade?.blades ?? null) : null
+})
 const verdict = computed(() => {
-  const state = onServer.value?.state
-  if (onServer.value?.onFigure) return `On the figure: ${nowText.value}.`
-  return state
-    ? `${verdictWords[state].replace(/^./, (c) => c.toUpperCase())}: ${nowText.value}.`
+  const now = growing.value
+  if (now?.onFigure) return `On the figure: ${nowText.value}.`
+  if (now?.side && !now.state)
+    return now.side === 'tight'
+      ? `Under the figure: the set blade does not go.`
+      : `Over the figure: the set blade slides.`
+  return now?.state
+    ? `${verdictWords[now.state].replace(/^./, (c) => c.toUpperCase())}: ${nowText.value}.`
     : `Reads ${nowText.value}.`
 })
-const keepText = computed(() =>
-  nowText.value
-    ? `Keep ${nowText.value} as ${props.setting ? 'left' : 'found'}`
-    : `Keep as ${props.setting ? 'left' : 'found'}`,
+const stageWord = computed(
+  () => ({ asFound: 'found', beforeLock: 'before locking', asLeft: 'left', claimed: '' })[stage.value],
 )
+const keepText = computed(() =>
+  nowText.value ? `Keep ${nowText.value} as ${stageWord.value}` : `Keep as ${stageWord.value}`,
+)
+const ask = computed(() => {
+  if (onDial.value)
+    return stage.value === 'asLeft'
+      ? 'Locked? Lift the rocker: what does the dial show?'
+      : 'Lift the rocker: what does the dial show?'
+  if (stage.value === 'beforeLock') return 'Locknut still loose: which blade drags?'
+  return stage.value === 'asLeft' ? 'Locked? Measure again: which blade drags?' : 'Which blade drags?'
+})
+const onDialWindow = computed(() => {
+  const d = props.point.dial
+  const f = (n: number) => (d?.unit === 'thou' ? n.toFixed(1) : n.toFixed(2))
+  return d ? `On the dial the window is ${f(d.min)} to ${f(d.max)} ${d.unit}.` : ''
+})
 
 const keys = [
   { key: '0–9', does: 'type a figure' },
@@ -58,17 +87,15 @@ useKeys(keys, (event) => {
 
 <template>
   <div>
-    <div v-if="setting" class="advice">
-      <p class="verdict">{{ point.advice?.sentence ?? 'Set it to the figure.' }}</p>
-      <p class="small soft mb-1">
-        Then lock, and measure again.
-        <template v-if="point.aimOffMm != null"
-          >Left at {{ figures.withUnit(point.aimOffMm) }} it gives the engine about
-          {{ hours(point.aimOffHours ?? 0) }} h more; the book says {{ figures.figure(point.setMm) }}.</template
-        >
-      </p>
-    </div>
-    <p v-if="!proved && !unproved" class="complaint">
+    <SettingAdvice
+      v-if="setting"
+      :sheet="sheet"
+      :point="point"
+      :figures="figures"
+      :locked="stage === 'asLeft' && !!point.beforeLock"
+      @tried="m.tried"
+    />
+    <p v-if="!proved && !unproved && !seen" class="complaint">
       The stop of {{ spoken(point) }} is not proved.
       <BButton class="btn-plain ms-2" @click="emit('prove')">Find the stop</BButton>
       <BButton class="btn-plain ms-2" @click="unproved = true">Measure without proof</BButton>
@@ -77,42 +104,55 @@ useKeys(keys, (event) => {
     <p v-if="!setting && point.worthFiner" class="small soft mb-1">
       Worth a finer figure: a hundredth decides whether this one can stay until the next visit.
     </p>
-    <h2 class="ask">
-      {{ setting ? 'Locked? Measure again: which blade, how did it feel?' : 'Which blade, how did it feel?' }}
-    </h2>
-    <BladeTray
+    <div class="asks">
+      <h2 class="ask">{{ ask }}</h2>
+      <BButton v-if="stage === 'beforeLock'" class="btn-plain" @click="lockedAlready = true">Locked already</BButton>
+    </div>
+    <p v-if="onDial" class="small soft mb-1">{{ onDialWindow }}</p>
+    <BladeRail
+      v-else
       :blades="sheet.tray"
+      :thin="sheet.thinBlades"
       :unit="sheet.trayUnit"
       :trials="draft?.trials ?? []"
-      :near="near"
-      :suggest="onServer?.nextBlade?.blades"
+      :around="around"
+      :suggest="suggest"
       @tried="m.tried"
     />
     <form class="typed" @submit.prevent="m.figure()">
-      <label for="typed" class="small soft">or type a figure</label>
+      <label for="typed" class="small soft">{{ onDial ? 'on the dial' : 'or type a figure' }}</label>
       <ClearanceField
         id="typed"
         v-model="typed"
         v-model:unit="unit"
         class="typed-figure"
-        @keydown.enter.prevent="onServer && draft?.figure === typed.trim() ? m.keep(doubtful) : m.figure()"
+        @keydown.enter.prevent="growing && draft?.figure === typed.trim() ? m.keep(doubtful) : m.figure()"
       />
       <BButton class="btn-plain" type="submit" :disabled="!typed.trim()">Read</BButton>
     </form>
+    <TriesList
+      :trials="draft?.trials ?? []"
+      :figure="draft?.figure"
+      :figure-entry="draft?.figureEntry"
+      :unit="draft?.unit ?? unit"
+      :dial="growing?.with === 'dial'"
+      @take-back="m.takeBack"
+    />
 
     <div v-if="complaint" class="complaint mt-2" role="alert">
       {{ complaint }}
       <BButton v-if="offer" class="btn-plain ms-2" @click="m.otherUnit">Yes, {{ typed }} {{ offer }}</BButton>
       <BButton v-if="doubtful" class="btn-plain ms-2" @click="m.keep(true)">It is so: keep it</BButton>
     </div>
-    <p v-if="onServer && nowText" class="verdict mt-2" :class="`is-${onServer.state}`" aria-live="polite">
-      <VerdictMark :state="onServer.state" :size="26" />
+    <p v-if="growing && nowText" class="verdict mt-2" :class="`is-${growing.state ?? growing.side}`" aria-live="polite">
+      <VerdictMark :state="growing.state ?? growing.side" :size="26" />
       {{ verdict }}
-      <span v-if="onServer.action === 'measureOn' && onServer.nextBlade" class="small"
-        >Next: the {{ onServer.nextBlade.blades.join(' + ') }} blade.</span
-      >
-      <span v-else-if="onServer.action === 'yours'" class="small"
+      <span v-if="growing.nextBlade" class="small">Next: the {{ growing.nextBlade.blades.join(' + ') }} blade.</span>
+      <span v-else-if="growing.action === 'yours'" class="small"
         >No blade of this tray tells more: yours to decide.</span
+      >
+      <span v-else-if="growing.trendBlade && !setting" class="small soft"
+        >For the trend, if you like: {{ growing.trendBlade.blades.join(' + ') }}.</span
       >
     </p>
     <Field
@@ -125,8 +165,10 @@ useKeys(keys, (event) => {
       <BFormInput v-bind="bind" v-model="why" @keydown.enter.prevent="leaving && !draft && m.leaveSo()" />
     </Field>
     <div class="actions">
-      <BButton class="btn-act keep" :disabled="!ready" @click="m.keep(doubtful)">{{ keepText }}</BButton>
-      <BButton class="btn-plain" :disabled="!draft" @click="m.takeBack">Take back</BButton>
+      <BButton class="btn-act keep" :class="{ itself: keepsItself }" :disabled="!ready" @click="m.keep(doubtful)">{{
+        keepText
+      }}</BButton>
+      <BButton class="btn-plain" :disabled="!draft" @click="m.takeBack()">Take back</BButton>
       <template v-if="setting && !draft && !resetting">
         <BButton v-if="!leaving" class="btn-plain" @click="leaving = true">Leave as found…</BButton>
         <template v-else>
@@ -139,14 +181,18 @@ useKeys(keys, (event) => {
 </template>
 
 <style scoped>
-.advice {
-  border-top: 1px solid var(--hairline);
-  padding-top: 0.5rem;
+.asks {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.6rem;
+  flex-wrap: wrap;
+  margin: 0.5rem 0 0.4rem;
 }
 .ask {
   font-weight: 700;
   font-size: 1.1rem;
-  margin: 0.5rem 0 0.4rem;
+  margin: 0;
 }
 .typed {
   display: flex;
@@ -168,6 +214,27 @@ useKeys(keys, (event) => {
   flex: 1 1 220px;
   min-height: 56px;
   font-size: 1.1rem;
+  position: relative;
+}
+/* The time until it keeps itself runs along its foot. */
+.keep.itself::after {
+  content: '';
+  position: absolute;
+  left: 0;
+  bottom: 0;
+  height: 5px;
+  width: 100%;
+  background: var(--on-blue);
+  transform-origin: left;
+  animation: runs-out 2s linear forwards;
+}
+@keyframes runs-out {
+  from {
+    transform: scaleX(0);
+  }
+  to {
+    transform: scaleX(1);
+  }
 }
 .actions .btn-plain {
   min-width: 110px;

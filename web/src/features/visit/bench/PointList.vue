@@ -1,13 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
+import { usePreferences } from '../../../shared/preferences'
+import { degreesText } from '../../../shared/words/turns'
 import VerdictMark from '../../../instruments/VerdictMark.vue'
 import { readingText } from '../../../shared/words/readings'
 import type { Point, Sheet } from './useVisit'
 
 const props = defineProps<{ view: Sheet; current?: string | null }>()
 defineEmits<{ pick: [label: string] }>()
-const figures = useFigures()
+const figures = useFigures(() => props.view.trayUnit as Unit)
+const preferences = usePreferences()
+/** From the other side everything comes the other way round. */
+const labels = (stop: Sheet['stops'][number]) => (preferences.mirrored ? [...stop.points].reverse() : stop.points)
+const numbered = (stop: Sheet['stops'][number]) => stop.crankDeg != null && !props.view.byEye
 const byLabel = (view: Sheet, label: string) => view.points.find((p) => p.label === label)!
 // A first visit has nothing to compare with.
 const known = computed(() => props.view.points.some((p) => p.beforeMm != null))
@@ -34,26 +41,23 @@ const left = (p: Point) => {
       </tr>
     </thead>
     <tbody v-for="stop in view.stops" :key="stop.index">
-      <tr v-if="stop.index > 0">
+      <tr v-if="numbered(stop) && view.stops.length > 1">
         <td :colspan="known ? 5 : 4" class="soft small stop">
           stop {{ stop.index + 1
-          }}{{
-            stop.turnFromPreviousDeg === 360
-              ? ', one turn on'
-              : stop.turnFromPreviousDeg
-                ? `, ${Math.round(stop.turnFromPreviousDeg)}° on`
-                : ''
-          }}
+          }}{{ stop.index > 0 && stop.turnFromPreviousDeg ? `, ${degreesText(stop.turnFromPreviousDeg)} on` : '' }}
         </td>
       </tr>
       <tr
-        v-for="label in stop.points"
+        v-for="label in labels(stop)"
         :key="label"
         :class="{ current: label === current }"
         :aria-current="label === current || undefined"
       >
         <td>
-          <button type="button" class="pick" @click="$emit('pick', label)">{{ label }}</button>
+          <button type="button" class="pick" @click="$emit('pick', label)">
+            {{ byLabel(view, label).bookName ?? label
+            }}<span v-if="byLabel(view, label).bookName" class="small soft also">{{ label }}</span>
+          </button>
         </td>
         <td v-if="known" class="figure soft">
           {{ byLabel(view, label).beforeMm != null ? figures.rough(byLabel(view, label).beforeMm) : '' }}
@@ -79,15 +83,24 @@ const left = (p: Point) => {
 th {
   font-weight: 400;
   text-align: left;
-  padding: 0.3rem 0.25rem;
-  letter-spacing: 0.02em;
+  padding: 0.3rem 0.15rem;
+  letter-spacing: 0;
+  white-space: nowrap;
 }
 td {
   border-top: 1px solid var(--hairline);
-  padding: 0 0.25rem;
+  padding: 0 0.15rem;
   height: 45px;
   white-space: nowrap;
-  font-size: 0.93rem;
+  font-size: 0.9rem;
+}
+.also {
+  margin-left: 0.4rem;
+  font-weight: 400;
+}
+/* A bracket is two figures in one cell. */
+.list .figure {
+  letter-spacing: -0.05em;
 }
 .stop {
   height: 30px;

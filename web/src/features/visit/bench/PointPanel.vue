@@ -4,17 +4,20 @@ import GapStrip from '../../../instruments/GapStrip.vue'
 import VerdictMark from '../../../instruments/VerdictMark.vue'
 import type { Entry } from '../../../offline/entries'
 import { hours } from '../../../shared/figures/hours'
+import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
 import { spoken } from '../../../shared/words/points'
 import { readingText } from '../../../shared/words/readings'
 import { verdictWords } from '../../../shared/words/verdicts'
 import AmountPanel from './AmountPanel.vue'
+import ByEye from './ByEye.vue'
 import MeasurePoint from './MeasurePoint.vue'
 import PointDone from './PointDone.vue'
-import type { Draft, Point, Sheet, Stage, Trouble } from './useVisit'
+import type { Draft, Point, Sheet, Stage, Trouble, Visit } from './useVisit'
 
 /** One lash point in large type: its window, what was found, and what to do now. */
 const props = defineProps<{
+  view: Visit
   sheet: Sheet
   point: Point
   proved: boolean
@@ -25,22 +28,38 @@ const props = defineProps<{
   readingFor: (point: Point, stage: Stage) => string
   resetting: boolean
 }>()
-const emit = defineEmits<{ say: [...entries: Entry[]]; correct: []; reset: []; prove: [] }>()
-const figures = useFigures()
+const emit = defineEmits<{ say: [...entries: Entry[]]; correct: []; reset: []; prove: []; pick: [label: string] }>()
+// In the unit of the blades in hand.
+const figures = useFigures(() => props.sheet.trayUnit as Unit)
 
 const setting = computed(() => props.point.found !== null && (!props.point.done || props.resetting))
 const finished = computed(() => props.point.done && !props.resetting)
-const onServer = computed(() => (setting.value || props.point.left ? props.point.leftDraft : props.point.foundDraft))
+const onServer = computed(() =>
+  setting.value || props.point.left
+    ? (props.point.leftDraft ?? props.point.beforeLockDraft ?? props.point.beforeLock)
+    : props.point.foundDraft,
+)
 const state = computed(
   () => (setting.value ? onServer.value?.state : (onServer.value ?? props.point.found)?.state) ?? null,
 )
-const window_ = computed(() =>
-  props.point.minMm != null
-    ? `window ${figures.figure(props.point.minMm)} – ${figures.figure(props.point.maxMm)}${props.point.fleetTolerance ? ' (fleet’s tolerance)' : ''}, set ${figures.withUnit(props.point.setMm)} ${props.sheet.condition}`
-    : props.point.byAmount
-      ? (props.point.specWritten ?? 'set by the book')
-      : 'no figure in the book: measured, not judged',
-)
+/** As the book writes it; with the limits of a fleet's own tolerance beside it. */
+const window_ = computed(() => {
+  const p = props.point
+  if (p.minMm == null)
+    return p.byAmount ? (p.specWritten ?? 'set by the book') : 'no figure in the book: measured, not judged'
+  const limits = `${figures.figure(p.minMm)} – ${figures.figure(p.maxMm)}`
+  if (p.fleetTolerance) return `${p.specWritten}: ${limits} ${figures.unit}, ${props.sheet.condition}`
+  return p.specUnit && p.specUnit !== props.sheet.trayUnit
+    ? `${p.specWritten} ${props.sheet.condition}; ${limits} ${figures.unit}`
+    : `window ${limits}, set ${figures.withUnit(p.setMm)} ${props.sheet.condition}`
+})
+/** What is seen proves the valve by itself. */
+const seen = computed(() => {
+  if (!props.sheet.byEye || props.proved || props.closed) return null
+  const said = props.sheet.method === 'lobeAway' ? 'lobe away' : (props.sheet.stops[props.point.stopIndex]?.sign ?? '')
+  const twins = props.sheet.points.filter((p) => p.cylinder === props.point.cylinder && p.kind === props.point.kind)
+  return { points: twins.map((p) => p.label), said }
+})
 const expected = computed(() =>
   props.point.beforeMm != null
     ? ` · last left ${figures.rough(props.point.beforeMm)} at ${hours(props.point.beforeHours ?? 0)} h${props.point.expectedMm != null ? ` · expected ${figures.rough(props.point.expectedMm)}` : ''}`
@@ -59,11 +78,26 @@ const moved = computed(() => {
 <template>
   <section>
     <div class="d-flex justify-content-between align-items-start">
-      <h1 class="name" tabindex="-1">{{ spoken(point) }}</h1>
+      <h1 class="name" tabindex="-1">
+        {{ point.bookName ? `Valve ${point.bookName}` : spoken(point)
+        }}<span v-if="point.bookName" class="also"> · {{ spoken(point) }}</span>
+      </h1>
       <span class="caps pt-2">{{ finished ? 'done' : setting ? 'set, then measure again' : 'measure as found' }}</span>
     </div>
     <p class="small mb-2">
       {{ window_ }}<span class="soft">{{ expected }}</span>
+    </p>
+    <ByEye
+      v-if="sheet.byEye && !closed && !finished"
+      :view="view"
+      :sheet="sheet"
+      :point="point"
+      :proved="proved"
+      @pick="(label) => emit('pick', label)"
+    />
+    <p v-if="point.siblings && point.minMm == null" class="small mb-1">
+      Its {{ point.siblings.points }} siblings read {{ figures.figure(point.siblings.leastMm) }} to
+      {{ figures.withUnit(point.siblings.mostMm) }}.
     </p>
     <GapStrip
       v-if="point.minMm != null"
@@ -84,6 +118,7 @@ const moved = computed(() => {
       <p class="verdict">
         <VerdictMark :state="point.found.state" :size="26" />
         Found {{ point.found.state ? `${verdictWords[point.found.state]}: ` : ''
+        }}{{ point.found.with === 'dial' ? `${point.found.written} ${point.found.unit} on the dial, ` : ''
         }}{{ readingText(point.found, figures.figure)
         }}{{ point.found.state === 'tight' ? ` of ${figures.withUnit(point.minMm)}` : ''
         }}{{ point.found.state === 'loose' ? ` of ${figures.withUnit(point.maxMm)}` : '' }}.
@@ -113,6 +148,8 @@ const moved = computed(() => {
       :setting="setting"
       :proved="proved"
       :resetting="resetting"
+      :figures="figures"
+      :seen="seen"
       :trouble="trouble"
       :draft-of="draftOf"
       :reading-for="readingFor"
@@ -126,6 +163,11 @@ const moved = computed(() => {
 .name {
   font-size: 2.3rem;
   line-height: 1.1;
+}
+.also {
+  font-size: 1.2rem;
+  font-weight: 400;
+  color: var(--ink-soft);
 }
 .found {
   margin-top: 0.4rem;

@@ -1,25 +1,47 @@
-import { describe, expect, it } from 'vitest'
-import { nextTick, reactive } from 'vue'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { effectScope, nextTick, reactive, type EffectScope } from 'vue'
 import type { Entry } from '../../../offline/entries'
-import { useMeasuring, type Measuring } from './useMeasuring'
+import { usePreferences } from '../../../shared/preferences'
+import { keepsItselfAfter, useMeasuring, type Measuring } from './useMeasuring'
 import type { Draft, Point, Sheet } from './useVisit'
+
+let scope: EffectScope
+beforeEach(() => {
+  setActivePinia(createPinia())
+  scope = effectScope()
+  vi.useFakeTimers()
+})
+afterEach(() => {
+  scope.stop()
+  vi.useRealTimers()
+})
 
 /** A point that is being measured, as the server's sheet has it. */
 function bench(
-  more: { setting?: boolean; draft?: Partial<Draft> | null; server?: object | null; point?: object } = {},
+  more: {
+    setting?: boolean
+    draft?: Partial<Draft> | null
+    server?: object | null
+    point?: object
+    sheet?: object
+    seen?: Measuring['seen']
+  } = {},
 ) {
   const state = reactive({
-    sheet: { trayUnit: 'mm' } as Sheet,
+    sheet: { trayUnit: 'mm', manner: 'bladeOut', measuring: 'blades', ...more.sheet } as Sheet,
     point: {
       label: '1E',
       found: null,
       left: null,
       foundDraft: more.server ?? null,
       leftDraft: more.server ?? null,
+      minMm: 0.35,
       ...more.point,
     } as unknown as Point,
     setting: more.setting ?? false,
     trouble: null as Measuring['trouble'],
+    seen: more.seen ?? null,
     draftOf: () =>
       more.draft === undefined || more.draft === null
         ? null
@@ -27,7 +49,7 @@ function bench(
     readingFor: () => 'r1',
   })
   const said: Entry[][] = []
-  const m = useMeasuring(state, (...entries) => void said.push(entries))
+  const m = scope.run(() => useMeasuring(state, (...entries) => void said.push(entries)))!
   return { state, m, said }
 }
 const drags = { trials: [{ blades: ['0.25'], feel: 'drag' as const, entry: 'e1' }] }
@@ -143,5 +165,90 @@ describe('a reading being made', () => {
     state.trouble = { refusal, entry: { kind: 'kept', reading: 'r1' } } as unknown as Measuring['trouble']
     expect(m.complaint.value).toBe('not there')
     expect(m.doubtful.value).toBe(true)
+  })
+
+  it('between two blades is two tries in one tap', () => {
+    const { m, said } = bench()
+    m.tried({ blades: ['0.25'], feel: 'free' }, { blades: ['0.30'], feel: 'noGo' })
+    expect(said[0]!.map((e) => 'feel' in e && e.feel)).toEqual(['free', 'noGo'])
+  })
+
+  it('where the eye is on one valve says what was seen with the first try, and no more after it', () => {
+    const { state, m, said } = bench({ seen: { points: ['3I'], said: '3 exhaust just begins to move.' } })
+    m.tried({ blades: ['0.30'], feel: 'drag' })
+    expect(said[0]!.map((e) => e.kind)).toEqual(['positionProved', 'tried'])
+    state.seen = null
+    m.tried({ blades: ['0.35'], feel: 'noGo' })
+    expect(said[1]!.map((e) => e.kind)).toEqual(['tried'])
+  })
+
+  it('read off a dial is written down as that', () => {
+    const { m, said } = bench({ sheet: { measuring: 'dial' } })
+    m.typed.value = '15'
+    m.unit.value = 'thou'
+    m.figure()
+    expect(said[0]![0]).toMatchObject({ kind: 'figureRead', figure: '15', unit: 'thou', with: 'dial' })
+  })
+
+  it('before locking is asked for while it teaches, and not when the blade stays in', () => {
+    const learning = { asksBeforeLock: true }
+    expect(bench({ setting: true, point: learning }).m.stage.value).toBe('beforeLock')
+    expect(bench({ setting: true, point: learning, sheet: { manner: 'bladeIn' } }).m.stage.value).toBe('asLeft')
+    const { m } = bench({ setting: true, point: learning })
+    m.lockedAlready.value = true
+    expect(m.stage.value).toBe('asLeft')
+  })
+})
+
+describe('a clear verdict', () => {
+  async function tapped(server: object, more: Parameters<typeof bench>[0] = {}) {
+    const made = bench({ ...more, draft: drags, server: null })
+    made.m.tried({ blades: ['0.25'], feel: 'drag' })
+    Object.assign(made.state.point, { foundDraft: server, leftDraft: server })
+    await nextTick()
+    return made
+  }
+  const kinds = (said: Entry[][]) => said.flat().map((e) => e.kind)
+
+  it('keeps itself after a moment', async () => {
+    const { said } = await tapped({ state: 'inWindow', action: 'leave' })
+    expect(kinds(said)).toEqual(['tried'])
+    vi.advanceTimersByTime(keepsItselfAfter)
+    expect(kinds(said)).toEqual(['tried', 'kept'])
+  })
+
+  it('does not, once it is taken back', async () => {
+    const { m, said } = await tapped({ state: 'inWindow', action: 'leave' })
+    m.takeBack()
+    await nextTick()
+    vi.advanceTimersByTime(keepsItselfAfter)
+    expect(kinds(said)).toEqual(['tried', 'undone'])
+  })
+
+  it.each([
+    ['a verdict that is not clear', { state: null, action: 'measureOn' }, {}],
+    ['a contradiction', { complaint: 'both cannot be' }, {}],
+    ['an as-left out of its window', { state: 'loose', action: 'set' }, { setting: true }],
+    [
+      'a finer figure worth having',
+      { state: 'inWindow', action: 'leave', trendBlade: { blades: ['0.24'] } },
+      { point: { worthFiner: true } },
+    ],
+  ])('waits for a tap at %s', async (_, server, more) => {
+    const { said } = await tapped(server, more)
+    vi.advanceTimersByTime(2 * keepsItselfAfter)
+    expect(kinds(said)).toEqual(['tried'])
+  })
+
+  it('waits for a tap where this device says so, and where nobody tapped just now', async () => {
+    usePreferences().keepsItself = false
+    const { said } = await tapped({ state: 'inWindow', action: 'leave' })
+    vi.advanceTimersByTime(keepsItselfAfter)
+    expect(kinds(said)).toEqual(['tried'])
+
+    usePreferences().keepsItself = true
+    const reopened = bench({ draft: drags, server: { state: 'inWindow', action: 'leave' } })
+    vi.advanceTimersByTime(keepsItselfAfter)
+    expect(reopened.said).toEqual([])
   })
 })

@@ -1,5 +1,6 @@
-import { computed, ref, watch } from 'vue'
+import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { Entry } from '../../../offline/entries'
+import { usePreferences } from '../../../shared/preferences'
 import type { Draft, Point, Sheet, Stage, Trial, Trouble } from './useVisit'
 
 export interface Measuring {
@@ -9,18 +10,41 @@ export interface Measuring {
   trouble: Trouble | null
   draftOf: (point: Point, stage: Stage) => Draft | null
   readingFor: (point: Point, stage: Stage) => string
+  /** What is seen proves the point by itself, where the eye is on one valve at a time. */
+  seen?: { points: string[]; said: string } | null
 }
 
-/** One reading being made at a point: what was tried and typed, what the server makes of it, and when it may be kept. */
+/** How long a clear verdict stands before it keeps itself, ms. */
+export const keepsItselfAfter = 2000
+
+/** One reading being made at a point: what was tried and typed, what the core makes of it, and when it may be kept. */
 export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => void) {
-  const stage = computed<Stage>(() => (props.setting || props.point.left ? 'asLeft' : 'asFound'))
+  const preferences = usePreferences()
+  /** Locked already, or not worth a tap this time. */
+  const lockedAlready = ref(false)
+  const resetsFound = computed(() => props.setting || !!props.point.left)
+  const stage = computed<Stage>(() => {
+    if (!resetsFound.value) return 'asFound'
+    const p = props.point
+    const asks = p.asksBeforeLock && !p.beforeLock && !p.leftDraft && !lockedAlready.value
+    return asks && props.sheet.manner !== 'bladeIn' && props.sheet.measuring !== 'dial' ? 'beforeLock' : 'asLeft'
+  })
   const draft = computed(() => props.draftOf(props.point, stage.value))
-  const onServer = computed(() => (stage.value === 'asFound' ? props.point.foundDraft : props.point.leftDraft))
+  const growing = computed(() =>
+    stage.value === 'asFound'
+      ? props.point.foundDraft
+      : stage.value === 'beforeLock'
+        ? props.point.beforeLockDraft
+        : props.point.leftDraft,
+  )
+  const onDial = computed(() => props.sheet.measuring === 'dial')
   const typed = ref('')
   const unit = ref(props.sheet.trayUnit)
   const why = ref('')
   const leaving = ref(false)
   const unproved = ref(false)
+  /** The last thing tapped here was a try: only then a verdict may keep itself. */
+  const fresh = ref(false)
   // Only another point or stage begins anew; news from the server never touches what is typed.
   watch(
     () => `${props.point.label}/${stage.value}`,
@@ -30,8 +54,13 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
       why.value = ''
       leaving.value = false
       unproved.value = false
+      fresh.value = false
     },
     { immediate: true },
+  )
+  watch(
+    () => props.point.label,
+    () => (lockedAlready.value = false),
   )
 
   /** A refusal of something said about this reading. */
@@ -44,26 +73,42 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
         : draft.value?.reading === (t.entry as { reading: string }).reading
     return isHere ? t.refusal : null
   })
-  const offer = computed(() => onServer.value?.offerUnit)
+  const offer = computed(() => growing.value?.offerUnit)
   const doubtful = computed(() => refusal.value?.code === 'figureDoubtful')
   const complaint = computed(() => {
-    const now = onServer.value
+    const now = growing.value
     if (offer.value && now)
       return `${now.written} ${now.unit} is far from the window. Did you mean ${now.written} ${offer.value}?`
     return now?.complaint ?? refusal.value?.message ?? null
   })
   /** Left out of its window, or undecided: the record says why. */
   const needsWhy = computed(
-    () => props.setting && !!onServer.value && !!onServer.value.action && onServer.value.state !== 'inWindow',
+    () => stage.value === 'asLeft' && !!growing.value && !!growing.value.action && growing.value.state !== 'inWindow',
   )
   const ready = computed(
     () =>
       draft.value !== null &&
-      onServer.value !== null &&
-      !onServer.value?.complaint &&
+      growing.value != null &&
+      !growing.value.complaint &&
       (draft.value.trials.length > 0 || draft.value.figure !== '') &&
       (!needsWhy.value || why.value.trim() !== ''),
   )
+  /** Decided, and nothing that a mechanic would look at twice. */
+  const clear = computed(() => {
+    const now = growing.value
+    if (!now || !ready.value || complaint.value || needsWhy.value || leaving.value) return false
+    if (stage.value === 'beforeLock') return now.estimateMm != null
+    if (props.point.worthFiner && !resetsFound.value && now.trendBlade) return false
+    if (props.point.minMm == null) return now.estimateMm != null
+    return now.action === 'leave' || now.action === 'set'
+  })
+  const keepsItself = computed(() => preferences.keepsItself && fresh.value && clear.value)
+  let timer: ReturnType<typeof setTimeout> | undefined
+  watch(keepsItself, (now) => {
+    clearTimeout(timer)
+    if (now) timer = setTimeout(() => keep(), keepsItselfAfter)
+  })
+  onScopeDispose(() => clearTimeout(timer))
 
   const about = () => ({
     reading: props.readingFor(props.point, stage.value),
@@ -71,30 +116,54 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
     stage: stage.value,
     ...(unproved.value ? { unproved: true } : {}),
   })
-  function tried(trial: Trial) {
+  /** What must be said before the first try: that the valve was seen to be free. */
+  const proof = (): Entry[] => (props.seen ? [{ kind: 'positionProved', ...props.seen }] : [])
+  function tried(...trials: Trial[]) {
+    if (trials.length === 0) return
     const before = draft.value
     const taken: Entry[] = before?.figureEntry ? [{ kind: 'undone', entry: before.figureEntry }] : []
     typed.value = ''
-    say(...taken, { kind: 'tried', ...about(), blades: trial.blades, unit: props.sheet.trayUnit, feel: trial.feel })
+    fresh.value = true
+    const told = about()
+    say(
+      ...taken,
+      ...proof(),
+      ...trials.map((t) => ({
+        kind: 'tried' as const,
+        ...told,
+        blades: t.blades,
+        unit: props.sheet.trayUnit,
+        feel: t.feel,
+      })),
+    )
   }
   function figure() {
-    if (typed.value.trim())
-      say({ kind: 'figureRead', ...about(), figure: typed.value.trim(), unit: unit.value, with: 'figure' })
+    if (!typed.value.trim()) return
+    fresh.value = false
+    say(...proof(), {
+      kind: 'figureRead',
+      ...about(),
+      figure: typed.value.trim(),
+      unit: unit.value,
+      with: onDial.value ? 'dial' : 'figure',
+    })
   }
   function otherUnit() {
     unit.value = offer.value ?? unit.value
     figure()
   }
-  function takeBack() {
-    const last = draft.value?.figureEntry ?? draft.value?.trials.at(-1)?.entry
+  function takeBack(entry?: string) {
+    const last = entry ?? draft.value?.figureEntry ?? draft.value?.trials.at(-1)?.entry
     typed.value = ''
+    fresh.value = false
     if (last) say({ kind: 'undone', entry: last })
   }
   function keep(sure = false) {
     if (!draft.value || !ready.value) return
+    fresh.value = false
     const outcome: Entry[] = needsWhy.value
       ? [{ kind: 'outcome', point: props.point.label, outcome: 'leftSo', why: why.value.trim() }]
-      : props.setting
+      : stage.value === 'asLeft'
         ? [{ kind: 'outcome', point: props.point.label, outcome: 'set' }]
         : []
     say({ kind: 'kept', reading: draft.value.reading, sure: sure || needsWhy.value }, ...outcome)
@@ -105,7 +174,8 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
   return {
     stage,
     draft,
-    onServer,
+    growing,
+    onDial,
     typed,
     unit,
     why,
@@ -116,6 +186,8 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
     complaint,
     needsWhy,
     ready,
+    keepsItself,
+    lockedAlready,
     tried,
     figure,
     otherUnit,

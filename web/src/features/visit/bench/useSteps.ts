@@ -15,17 +15,23 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
   const closed = computed(() => view()?.state !== 'open')
   const stopOf = (label?: string | null) => sheet()?.points.find((p) => p.label === label)?.stopIndex
 
+  /** Where the eye is on the valves there is one step for all of them: the valve at hand stands for it. */
+  const inTheMiddle = computed<Step>(() =>
+    typeof step.value === 'number' ? step.value : typeof guided.value === 'number' ? guided.value : 0,
+  )
   const steps = computed(() => {
     const s = sheet()
     if (!s) return []
     return [
       { step: 'makeSafe' as Step, text: 'Make safe', done: isTicked('makeSafe') },
       { step: 'condition' as Step, text: s.condition === 'cold' ? 'Cold' : 'Hot', done: s.conditionKnown },
-      ...s.stops.map((stop) => ({
-        step: stop.index as Step,
-        text: s.stops.length > 4 ? `${stop.index + 1}` : `Stop ${stop.index + 1}`,
-        done: stop.done,
-      })),
+      ...(s.byEye
+        ? [{ step: inTheMiddle.value, text: 'Valves', done: s.stops.every((stop) => stop.done) }]
+        : s.stops.map((stop) => ({
+            step: stop.index as Step,
+            text: s.stops.length > 4 ? `${stop.index + 1}` : `Stop ${stop.index + 1}`,
+            done: stop.done,
+          }))),
       { step: 'closeUp' as Step, text: 'Close up', done: isTicked('closeUp') },
       { step: 'sign' as Step, text: 'Sign', done: !!view()?.signed },
     ]

@@ -89,7 +89,8 @@ export function useVisit(id: () => string, person: () => string) {
 
   /** The reading being made at a point. */
   function draftOf(point: Point, stage: Stage): Draft | null {
-    const growing = stage === 'asFound' ? point.foundDraft : point.leftDraft
+    const growing =
+      stage === 'asFound' ? point.foundDraft : stage === 'beforeLock' ? point.beforeLockDraft : point.leftDraft
     if (!growing || (growing.tries.length === 0 && !growing.written)) return null
     return {
       reading: growing.id,
@@ -108,7 +109,7 @@ export function useVisit(id: () => string, person: () => string) {
     if (draft) return draft.reading
     const slot = `${point.label}/${stage}`
     // A reading that was kept is closed; the next figure there is another one.
-    const kept = [point.found?.id, point.left?.id]
+    const kept = [point.found?.id, point.beforeLock?.id, point.left?.id]
     const begun = readings.get(slot)
     if (begun && !kept.includes(begun)) return begun
     const fresh = newId()

@@ -7,6 +7,7 @@ import { recordOf } from '../../../offline/record'
 import { useTitle } from '../../../shared/address/useTitle'
 import { day } from '../../../shared/figures/days'
 import Loaded from '../../../shared/loaded/Loaded.vue'
+import { verdictWords } from '../../../shared/words/verdicts'
 import type { Point } from '../bench/useVisit'
 import CorrectDialog from './CorrectDialog.vue'
 import CountersignDialog from './CountersignDialog.vue'
@@ -52,6 +53,11 @@ const print = () => window.print()
       <p v-if="withdrawn" class="plate p-3 mb-3" role="note">
         Measured with {{ withdrawn.name }}, withdrawn {{ day(withdrawn.withdrawn!) }}: {{ withdrawn.why }}. Say below
         whether its figures hold.
+      </p>
+      <p v-if="data.judgedLater" class="plate p-3 mb-3" role="note">
+        Measured {{ day(data.date) }} with no figure at hand. Judged by revision {{ data.judgedLater.revision }},
+        {{ data.judgedLater.source }}, dated {{ day(data.judgedLater.date) }}:
+        {{ data.judgedLater.points.map((p) => `${p.point} ${verdictWords[p.state]} (${p.written})`).join('; ') }}.
       </p>
       <TrendAnswer v-if="data.signed" class="mb-3 no-print" :visit-id="id" :sheet="data.sheet" />
       <section class="plate p-2 table-responsive">

@@ -1,0 +1,74 @@
+using ZeroDrift.Core;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Turning;
+using ZeroDrift.Core.Visits;
+
+namespace ZeroDrift.Contract.Visits;
+
+/// <summary>The positions of a work sheet: stops with the proofs that fit, or what the lobes allow.</summary>
+internal static class SheetStops
+{
+    public static SheetStopRecord Of(Visit visit, ContextRecord context, PlannedStop stop, int index, List<SheetPointRecord> points)
+    {
+        var own = points.Where(p => stop.Points.Contains(p.Label)).ToList();
+        var proved = visit.Work.Where(p => stop.Points.Contains(p.Point.Label)).All(visit.IsProved);
+        var done = own.TrueForAll(p => p.Done);
+        if (stop.Turning is not { } turning)
+        {
+            var sign = visit.Method == TurningMethod.LobeAway ? "Turn until a lobe points away from its valve: that one is free." : "No stop of the plan reaches these: bar until each one's lobe points away from its valve, then measure.";
+            return new SheetStopRecord(index, null, 0, 0, null, null, sign, null, null, proved, done, stop.Points) { Proofs = [], Marks = [] };
+        }
+        var turn = visit.StandsAbout?.ForwardTo(turning.CrankDeg);
+        return new SheetStopRecord(index, turning.CrankDeg, turning.TurnFromPreviousDeg, Tool(turning.TurnFromPreviousDeg), turning.CompressionCylinder, turning.RockingCylinder, turning.Sign,
+            turning.Set.Min(p => p.RoomBackDeg), turning.Set.Min(p => p.RoomForwardDeg), proved, done, stop.Points)
+        {
+            TurnDeg = turn,
+            ToolTurns = turn is { } deg ? Tool(deg) : null,
+            Marks = [.. from mark in visit.KnownMarks
+                        let ahead = mark.After(turning.CrankDeg)
+                        where Math.Abs(ahead) <= EngineMark.NearDeg
+                        orderby Math.Abs(ahead)
+                        select new StopMarkRecord(mark.Name, mark.Trap, ahead)],
+            Proofs = [.. CompressionProof.For(visit.Plan.Engine, turning.CrankDeg, Case(visit)).Select(p => new ProofRecord(p.Kind, p.Sentence))],
+        };
+
+        double Tool(double degrees) => BarringTool.For(degrees, context.Type.ToolTurnsPerCrankTurn);
+    }
+
+    private static ProofCase Case(Visit visit) => new(
+        visit.Opened!.Job == JobKind.Build,
+        visit.Work.Where(p => MayBeClosedUp(visit, p)).Select(p => p.Point.Cylinder).ToHashSet(),
+        visit.Context.Type.Points.Any(p => p.Adjuster is Adjuster.Shim or Adjuster.Screw { Place: ScrewPlace.Follower }),
+        visit.Context.Spark,
+        visit.IsByStarter);
+
+    /// <summary>No gap may be left: found so, or the record's expectation reaches down to nothing.</summary>
+    private static bool MayBeClosedUp(Visit visit, PointWork point) => point.Left is null && (point.Found?.ValueOrNothing() is { LowerMm: null, EstimateMm: null, UpperMm: not null }
+        || (point.Found is null && visit.Context.Expected.TryGetValue(point.Point.Label, out var expected) && expected.ClearanceMm - 2 * expected.StandardUncertaintyMm <= 0.05));
+
+    internal static bool Allows(Visit visit, TurningMethod method)
+    {
+        if (visit.IsByStarter && method.NeedsMark()) return false;
+        try
+        {
+            visit.Context.Stops(method);
+            return true;
+        }
+        catch (BadInputException)
+        {
+            // A list the book does not have, or a school the cycle does not allow.
+            return false;
+        }
+    }
+
+    /// <summary>What is left, as the lobes allow it from where the crank stands.</summary>
+    internal static LobeAwayRecord? LobesAway(Visit visit)
+    {
+        if (visit is not { Method: TurningMethod.LobeAway, State: VisitState.Open, StandsAbout: { } crank }) return null;
+        var left = visit.Work.Where(p => visit.OwesFound(p) || visit.OwesLeft(p) || visit.WantsSetting(p)).Select(p => p.Point).ToList();
+        var away = LobeAway.From(visit.Plan.Engine, crank, [.. left.Select(p => p.Ref)]);
+        return new LobeAwayRecord(Labels(away.Here), away.Next?.TurnDeg, away.Next?.CrankDeg, Labels(away.Next?.Points ?? []));
+
+        IReadOnlyList<string> Labels(IReadOnlyList<ClearPoint> clear) => [.. left.Where(p => clear.Any(c => c.Point == p.Ref)).Select(p => p.Label)];
+    }
+}

@@ -1,0 +1,35 @@
+using ZeroDrift.Core.Judging;
+
+namespace ZeroDrift.Core.Visits;
+
+/// <summary>How a screw is held and felt while its locknut is tightened.</summary>
+public enum SettingManner
+{
+    /// <summary>Blade out: small turns, lock, try.</summary>
+    BladeOut,
+
+    /// <summary>The set blade stays in while locking; its drag after locking is the as-left.</summary>
+    BladeIn,
+
+    /// <summary>Snug on the blade one size up, then the right one slides with a trace of drag. An aid: the size up is never the as-left.</summary>
+    OneSizeUp,
+}
+
+/// <summary>The ways of working beside the school of positions: a book says how it does it, and whoever works chooses otherwise.</summary>
+public sealed record Schools
+{
+    /// <summary>Order of the points at a stop.</summary>
+    public PointOrder Order { get; init; }
+
+    /// <summary>Stop by stop or point by point; null for what suits the adjuster.</summary>
+    public SettingOrder? Setting { get; init; }
+
+    /// <summary>How a reading is judged.</summary>
+    public JudgingSchool Judging { get; init; }
+
+    /// <summary>How a screw is locked.</summary>
+    public SettingManner Manner { get; init; }
+
+    /// <summary>Blades, or a dial on the rocker.</summary>
+    public MeasuringMeans Measuring { get; init; }
+}

@@ -1,0 +1,11 @@
+namespace ZeroDrift.Data.Model;
+
+/// <summary>One locking of a signed visit, before and after: a projection of its entries, for what a hand's locknuts do on a type.</summary>
+public sealed class LockPairRow
+{
+    public long VisitKey { get; set; }
+    public required string Point { get; set; }
+    public Guid By { get; set; }
+    public double BeforeMm { get; set; }
+    public double AfterMm { get; set; }
+}

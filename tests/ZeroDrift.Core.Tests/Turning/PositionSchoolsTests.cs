@@ -1,0 +1,99 @@
+using CsCheck;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Turning;
+
+namespace ZeroDrift.Core.Tests.Turning;
+
+public class PositionSchoolsTests
+{
+    private static readonly TurningEngine Six = Engines.FourStroke(1, 5, 3, 6, 2, 4);
+
+    [Theory]
+    [InlineData("anticlockwise seen from the flywheel", CrankEnd.Flywheel, true, false)]
+    [InlineData("clockwise seen from the front", CrankEnd.Front, false, false)]
+    [InlineData("Left-hand, drive end", CrankEnd.Flywheel, true, false)]
+    [InlineData("clockwise", CrankEnd.Front, false, true)]
+    [InlineData("", CrankEnd.Front, false, true)]
+    public void The_crank_is_seen_from_the_end_where_it_is_barred_and_what_the_book_leaves_open_is_said(string written, CrankEnd end, bool anticlockwise, bool assumed) =>
+        Assert.Equal(new CrankView(end, anticlockwise, assumed), CrankView.Of(written));
+
+    [Fact] // common practice, no source
+    public void The_companion_proves_on_every_engine_that_has_one_and_looseness_only_where_nothing_may_be_closed_up()
+    {
+        ProofKind[] Proofs(ProofCase facts, TurningEngine? engine = null) => [.. CompressionProof.For(engine ?? Six, Deg(0), facts).Select(p => p.Kind)];
+
+        Assert.Equal([ProofKind.Companion, ProofKind.RockersLoose, ProofKind.IntakeJustClosed, ProofKind.CompressionInBar], Proofs(new()));
+        Assert.DoesNotContain(ProofKind.RockersLoose, Proofs(new(IsBuild: true)));
+        Assert.DoesNotContain(ProofKind.RockersLoose, Proofs(new(MayBeClosedUp: new HashSet<int> { 1 })));
+        Assert.Contains(ProofKind.RockersLoose, Proofs(new(MayBeClosedUp: new HashSet<int> { 6 })));
+        Assert.Contains(ProofKind.LobesSeen, Proofs(new(CamsInSight: true)));
+        Assert.DoesNotContain(ProofKind.Companion, Proofs(new(), Engines.FourStroke(1)));
+    }
+
+    [Fact] // common practice, no source
+    public void A_spark_engine_is_proved_by_air_and_rotor_a_diesel_by_the_bar_and_with_the_starter_nothing_is_felt()
+    {
+        ProofKind[] Proofs(ProofCase facts) => [.. CompressionProof.For(Six, Deg(0), facts).Select(p => p.Kind)];
+
+        Assert.Contains(ProofKind.Air, Proofs(new(Spark: true)));
+        Assert.Contains(ProofKind.Rotor, Proofs(new(Spark: true)));
+        Assert.DoesNotContain(ProofKind.CompressionInBar, Proofs(new(Spark: true)));
+        Assert.DoesNotContain(ProofKind.CompressionInBar, Proofs(new(ByStarter: true)));
+        Assert.Equal("6 rocks: its exhaust closes as its intake opens.", CompressionProof.For(Six, Deg(0), new())[0].Sentence);
+        Assert.Empty(CompressionProof.For(Six, Deg(50), new()));
+    }
+
+    [Fact]
+    public void A_lobe_seen_to_point_away_tells_about_where_the_crank_stands()
+    {
+        var seen = new LashRef(3, LashKind.Exhaust);
+        var first = LobeAway.StandsAbout(Six, null, seen)!.Value;
+        Assert.True(Six.Margin(first, seen) >= 100);
+        // Another that is free there too says nothing new; one that is not has been turned to, by the least turn.
+        var also = LobeAway.From(Six, first, [.. from c in Enumerable.Range(1, 6) from k in (LashKind[])[LashKind.Intake, LashKind.Exhaust] select new LashRef(c, k)]);
+        foreach (var point in also.Here) Assert.Equal(first, LobeAway.StandsAbout(Six, first, point.Point));
+        var next = also.Next!.Points.First(p => also.Here.All(h => h.Point != p.Point)).Point;
+        Assert.Equal(also.Next.CrankDeg.Degrees, LobeAway.StandsAbout(Six, first, next)!.Value.Degrees, 6);
+    }
+
+    [Fact]
+    public void From_any_start_nothing_is_set_where_it_is_open_and_every_point_keeps_its_stop() => Gen.Select(
+        Gen.Int[1, 16].SelectMany(n => Gen.Shuffle(Enumerable.Range(1, n).ToArray())),
+        Gen.OneOfConst(TurningMethod.TwoStop, TurningMethod.PerCylinder, TurningMethod.Rocking, TurningMethod.ExhaustOpeningIntakeClosing, TurningMethod.FewestStops),
+        Gen.Double[0, 719.99]).Sample((order, method, now) =>
+    {
+        var engine = Engines.FourStroke(order);
+        var from = TurningPlanner.Plan(engine, new TurningRequest(method, CrankNowDeg: Deg(now)));
+        var without = engine.Plan(method).Stops.SelectMany(s => s.Set.Select(p => (p.Point, s.CrankDeg))).ToDictionary(p => p.Point, p => p.CrankDeg);
+        var stands = Deg(now);
+        foreach (var stop in from.Stops)
+        {
+            if (Math.Abs(stands.ForwardTo(stop.CrankDeg) - stop.TurnFromPreviousDeg) > 1e-6) return false;
+            if (!stop.Set.All(p => engine.Margin(stop.CrankDeg, p.Point) > 0 && without[p.Point].IsAt(stop.CrankDeg))) return false;
+            stands = stop.CrankDeg;
+        }
+        return from.Stops.Sum(s => s.Set.Count) + from.CannotSet.Count == 2 * order.Length;
+    });
+
+    [Fact]
+    public void With_the_lobes_in_sight_every_point_comes_free_once_and_never_while_it_is_open() => Gen.Select(
+        Gen.Int[1, 12].SelectMany(n => Gen.Shuffle(Enumerable.Range(1, n).ToArray())), Gen.Double[0, 719.99]).Sample((order, now) =>
+    {
+        var engine = Engines.FourStroke(order);
+        var left = (from c in order from k in (LashKind[])[LashKind.Intake, LashKind.Exhaust] select new LashRef(c, k)).ToList();
+        var crank = Deg(now);
+        for (var turns = 0; left.Count > 0; turns++)
+        {
+            if (turns > 2 * order.Length) return false;
+            var away = LobeAway.From(engine, crank, left);
+            if (away.Here.Any(p => engine.Margin(crank, p.Point) < LobeAway.DefaultLeastMarginDeg - 1e-6)) return false;
+            left.RemoveAll(p => away.Here.Any(h => h.Point == p));
+            if (away.Next is { } next) crank = next.CrankDeg;
+        }
+        return true;
+    });
+
+    [Fact]
+    public void Lobe_away_has_no_stops_to_plan() =>
+        Assert.Equal("method", Assert.Throws<BadInputException>(() => Six.Plan(TurningMethod.LobeAway)).Field);
+}

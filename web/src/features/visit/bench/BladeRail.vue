@@ -1,0 +1,363 @@
+<script setup lang="ts">
+import { useElementSize, useSwipe } from '@vueuse/core'
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import { mmPerThou } from '../../../shared/figures/lengths'
+import { isTyping, useKeys } from '../../../shared/keys/keys'
+import { railWindow } from './railBlades'
+import type { Felt, Trial } from './useVisit'
+
+/**
+ * The tray in size order. One tap for the usual reading: a blade is the one that drags; between two blades the thinner goes and the thicker does
+ * not. Another feel is armed first, and a stack is two taps.
+ */
+const props = defineProps<{
+  blades: string[]
+  thin: string[]
+  unit: string
+  trials: Trial[]
+  /** The figure expected, mm. */
+  around: number
+  suggest?: string[] | null
+}>()
+const emit = defineEmits<{ tried: [...trials: Trial[]] }>()
+
+const box = useTemplateRef<HTMLElement>('box')
+const { width } = useElementSize(box)
+const shift = ref(0)
+const armed = ref<Felt>('drag')
+const stacking = ref(false)
+const stack = ref<string[]>([])
+/** A thin blade that buckled when pushed: asked whether it moves when pulled. */
+const buckled = ref<string[] | null>(null)
+const cursor = ref<string | null>(null)
+
+const mm = (blade: string) => Number(blade.replace(',', '.')) * (props.unit === 'thou' ? mmPerThou : 1)
+const count = computed(() => Math.max(3, Math.min(8, Math.floor((width.value || 560) / 47) - 1)))
+const rail = computed(() => railWindow(props.blades, mm, props.around, count.value, shift.value))
+watch(
+  () => props.around,
+  () => (shift.value = 0),
+)
+useSwipe(box, {
+  threshold: 40,
+  onSwipeEnd: (_, direction) => {
+    if (direction === 'left') move(1)
+    if (direction === 'right') move(-1)
+  },
+})
+function move(by: number) {
+  if ((by > 0 && rail.value.thickest) || (by < 0 && rail.value.thinnest)) return
+  shift.value += by * Math.max(1, count.value - 2)
+}
+
+const feels: { feel: Felt; text: string; key: string; said: string }[] = [
+  { feel: 'free', text: 'Slides free', key: 'F', said: 'free' },
+  { feel: 'drag', text: 'Slight drag', key: 'D', said: 'drag' },
+  { feel: 'heavyDrag', text: 'Forced, buckles', key: 'X', said: 'forced' },
+  { feel: 'noGo', text: 'No go', key: 'N', said: 'no go' },
+]
+const feltAs = (blade: string) =>
+  props.trials
+    .filter((t) => t.blades.length === 1 && t.blades[0] === blade)
+    .map((t) => feels.find((f) => f.feel === t.feel)?.said)
+    .join(', ')
+
+function say(blades: string[], feel: Felt) {
+  if (feel === 'heavyDrag' && blades.every((b) => props.thin.includes(b))) {
+    buckled.value = blades
+    return
+  }
+  emit('tried', { blades, feel })
+  armed.value = 'drag'
+  stacking.value = false
+  stack.value = []
+  buckled.value = null
+}
+function tap(blade: string) {
+  if (!stacking.value) return say([blade], armed.value)
+  stack.value = stack.value.includes(blade) ? stack.value.filter((b) => b !== blade) : [...stack.value, blade]
+  if (stack.value.length === 2) say(stack.value, armed.value)
+}
+function between(thinner?: string, thicker?: string) {
+  const trials: Trial[] = []
+  if (thinner) trials.push({ blades: [thinner], feel: 'free' })
+  if (thicker) trials.push({ blades: [thicker], feel: 'noGo' })
+  // What was tried already is not tried again.
+  emit(
+    'tried',
+    ...trials.filter((t) => !props.trials.some((p) => p.blades.join() === t.blades.join() && p.feel === t.feel)),
+  )
+}
+/** The gap places: before the first, between neighbours, after the last. */
+const gaps = computed(() => {
+  const { blades, below, above, thinnest, thickest } = rail.value
+  const all = [below, ...blades, above]
+  return all.slice(0, -1).map((thinner, i) => {
+    const thicker = all[i + 1]
+    const text = i === 0 && thinnest ? 'nothing goes' : i === blades.length && thickest ? 'all go' : ''
+    const said = !thinner
+      ? `Nothing goes in, not even ${thicker}`
+      : !thicker
+        ? `All go, ${thinner} too`
+        : `${thinner} goes, ${thicker} does not`
+    return { thinner, thicker, text, said }
+  })
+})
+useKeys(
+  [
+    { key: '← →', does: 'choose a blade' },
+    { key: 'F D X N', does: 'slides free, slight drag, forced, no go' },
+  ],
+  (event) => {
+    if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+    const feel = feels.find((f) => f.key.toLowerCase() === event.key.toLowerCase())
+    if (feel && cursor.value) say([cursor.value], feel.feel)
+    else if (feel) armed.value = feel.feel
+    else if (event.key === 'ArrowRight') step(1)
+    else if (event.key === 'ArrowLeft') step(-1)
+    else return
+    event.preventDefault()
+  },
+)
+function step(by: number) {
+  const sorted = [...props.blades].sort((a, b) => mm(a) - mm(b))
+  const at = cursor.value ? sorted.indexOf(cursor.value) + by : nearest(sorted)
+  cursor.value = sorted[Math.min(sorted.length - 1, Math.max(0, at))] ?? null
+  if (cursor.value && !rail.value.blades.includes(cursor.value)) move(by)
+}
+function nearest(sorted: string[]) {
+  const aim = props.suggest?.length === 1 ? mm(props.suggest[0]!) : props.around
+  return sorted.reduce((best, b, i) => (Math.abs(mm(b) - aim) < Math.abs(mm(sorted[best]!) - aim) ? i : best), 0)
+}
+</script>
+
+<template>
+  <div>
+    <div ref="box" class="rail" :style="{ '--n': rail.blades.length }">
+      <div class="row-blades" role="group" aria-label="Blades">
+        <button
+          v-for="blade in rail.blades"
+          :key="blade"
+          type="button"
+          class="blade figure"
+          :class="{
+            chosen: stack.includes(blade) || cursor === blade,
+            suggested: suggest?.length === 1 && suggest[0] === blade,
+          }"
+          @click="tap(blade)"
+        >
+          {{ blade }}
+          <span class="felt">{{ feltAs(blade) }}</span>
+          <span v-if="suggest?.length === 1 && suggest[0] === blade" class="visually-hidden"
+            >this blade tells most</span
+          >
+        </button>
+      </div>
+      <div class="row-gaps" role="group" aria-label="Between two blades">
+        <button
+          v-for="gap in gaps"
+          :key="gap.said"
+          type="button"
+          class="gap"
+          :aria-label="gap.said"
+          :title="gap.said"
+          @click="between(gap.thinner, gap.thicker)"
+        >
+          <span v-if="gap.text">{{ gap.text }}</span>
+          <svg v-else viewBox="0 0 40 16" width="36" aria-hidden="true">
+            <path d="M2 2 V14 M38 2 V14" stroke="currentColor" stroke-width="2" />
+            <path d="M9 8 H31" stroke="currentColor" stroke-width="2" stroke-dasharray="3 3" />
+          </svg>
+        </button>
+      </div>
+    </div>
+    <div
+      v-if="suggest && suggest.length > 1"
+      class="stacked"
+      role="group"
+      :aria-label="`${suggest.join(' and ')} stacked`"
+    >
+      <span
+        ><strong class="figure">{{ suggest.join(' + ') }}</strong> stacked tells most:</span
+      >
+      <button
+        v-for="f in feels.filter((g) => g.feel !== 'heavyDrag')"
+        :key="f.feel"
+        type="button"
+        class="btn btn-plain"
+        @click="say(suggest!, f.feel)"
+      >
+        {{ f.said }}
+      </button>
+    </div>
+    <div class="beside">
+      <button
+        type="button"
+        class="btn btn-plain"
+        :disabled="rail.thinnest"
+        aria-label="Thinner blades"
+        @click="move(-1)"
+      >
+        ‹ thinner
+      </button>
+      <span class="small soft legend">
+        {{ unit }}. On a blade: <strong>{{ feels.find((f) => f.feel === armed)?.text.toLowerCase() }}</strong>. Between
+        two: the one goes, the next does not.
+      </span>
+      <button
+        type="button"
+        class="btn btn-plain"
+        :disabled="rail.thickest"
+        aria-label="Thicker blades"
+        @click="move(1)"
+      >
+        thicker ›
+      </button>
+    </div>
+    <div class="feels" role="group" aria-label="How did it feel?">
+      <button
+        v-for="f in feels"
+        :key="f.feel"
+        type="button"
+        class="feel"
+        :class="{ armed: armed === f.feel }"
+        :aria-pressed="armed === f.feel"
+        @click="armed = f.feel"
+      >
+        {{ f.text }} <span class="key">{{ f.key }}</span>
+      </button>
+      <button
+        type="button"
+        class="feel"
+        :class="{ armed: stacking }"
+        :aria-pressed="stacking"
+        @click="((stacking = !stacking), (stack = []))"
+      >
+        Stack two
+      </button>
+    </div>
+    <div v-if="buckled" class="complaint mt-2" role="alert">
+      {{ buckled.join(' + ') }} is thin and buckles when pushed. Does it move when pulled?
+      <button type="button" class="btn btn-plain ms-2" @click="say(buckled!, 'drag')">It moves: it drags</button>
+      <button type="button" class="btn btn-plain ms-2" @click="say(buckled!, 'noGo')">It does not: no go</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.rail {
+  touch-action: pan-y;
+}
+.row-blades,
+.row-gaps {
+  display: grid;
+  grid-template-columns: repeat(calc(var(--n) * 2 + 2), minmax(0, 1fr));
+}
+.blade,
+.gap {
+  grid-column: span 2;
+  margin: 0 2px;
+  border: 1.4px solid var(--ink);
+  border-radius: 3px;
+  background: var(--plate);
+  color: var(--ink);
+  padding: 0;
+  min-width: 0;
+}
+.blade {
+  height: 58px;
+  font-size: 1.15rem;
+  line-height: 1.1;
+  white-space: nowrap;
+}
+.blade:first-child {
+  grid-column: 2 / span 2;
+}
+.gap {
+  height: 44px;
+  margin-top: 5px;
+  border-color: var(--line);
+  border-style: dashed;
+  font-size: 0.78rem;
+  line-height: 1.05;
+  color: var(--ink-soft);
+}
+.blade:hover,
+.gap:hover {
+  background: var(--blue-wash);
+  color: var(--ink);
+}
+.blade.suggested {
+  border-width: 4px;
+  border-style: double;
+  border-color: var(--blue);
+}
+.blade.chosen {
+  background: var(--blue-wash);
+  border-color: var(--blue);
+  box-shadow: inset 0 0 0 1px var(--blue);
+}
+.felt {
+  display: block;
+  font-size: 0.78rem;
+  font-family: var(--sans);
+  color: var(--ink-soft);
+  min-height: 0.8rem;
+}
+.stacked {
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 0.4rem;
+  margin-top: 6px;
+}
+.beside {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  margin-top: 4px;
+}
+.beside .btn {
+  padding-inline: 0.6rem;
+  white-space: nowrap;
+}
+.legend {
+  flex: 1;
+  text-align: center;
+}
+.feels {
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+  gap: 4px;
+  margin-top: 6px;
+}
+.feel {
+  min-height: 44px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  background: var(--plate);
+  color: var(--ink);
+  font-size: 0.9rem;
+  line-height: 1.1;
+}
+.feel.armed {
+  border: 2px solid var(--blue);
+  background: var(--blue-wash);
+  font-weight: 700;
+}
+.key {
+  font-size: 0.75rem;
+  color: var(--ink-soft);
+}
+@media (max-width: 1100px) {
+  .blade {
+    font-size: 1rem;
+    letter-spacing: -0.03em;
+  }
+}
+@media (max-width: 600px) {
+  .feels {
+    grid-template-columns: repeat(3, 1fr);
+  }
+}
+</style>

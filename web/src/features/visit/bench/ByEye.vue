@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { degreesText, turnText, watchText } from '../../../shared/words/turns'
+import { spoken } from '../../../shared/words/points'
+import type { Point, Sheet, Visit } from './useVisit'
+
+/** Where the eye is on the valves: what to bar until, for this one valve; or what the lobes allow where the crank stands. */
+const props = defineProps<{ view: Visit; sheet: Sheet; point: Point; proved: boolean }>()
+defineEmits<{ pick: [label: string] }>()
+const stop = computed(() => props.sheet.stops[props.point.stopIndex])
+const type = computed(() => props.view.context!.type)
+const lobes = computed(() => props.sheet.lobeAway)
+const isHere = computed(() => props.proved || lobes.value?.here.includes(props.point.label))
+const sentence = computed(() => {
+  if (props.sheet.method !== 'lobeAway') return stop.value ? watchText(props.sheet.method, stop.value) : ''
+  if (isHere.value) return `The lobe of ${spoken(props.point)} points away here.`
+  const turn = lobes.value?.next.includes(props.point.label) ? lobes.value.turnDeg : null
+  return `Turn${turn ? ` about ${degreesText(turn)} on,` : ''} until the lobe of ${spoken(props.point)} points away.`
+})
+const alsoHere = computed(() => (lobes.value?.here ?? []).filter((l) => l !== props.point.label))
+const tool = computed(() =>
+  props.sheet.method !== 'lobeAway' && type.value.toolTurnsPerCrankTurn !== 1 && stop.value
+    ? turnText(stop.value, type.value)
+    : '',
+)
+</script>
+
+<template>
+  <div class="by-eye">
+    <p v-if="type.pins && !isHere" class="mb-1 fw-bold" role="note">Before every turn: {{ type.pins }} out?</p>
+    <p class="watch">{{ sentence }}</p>
+    <p v-if="tool" class="small soft mb-1">{{ tool }}</p>
+    <p v-if="alsoHere.length" class="mb-1">
+      Free here too:
+      <button
+        v-for="label in alsoHere"
+        :key="label"
+        type="button"
+        class="btn btn-plain me-1"
+        @click="$emit('pick', label)"
+      >
+        {{ label }}
+      </button>
+    </p>
+    <p v-if="lobes?.turnDeg && isHere" class="small soft mb-1">
+      Then the least turn: about {{ degreesText(lobes.turnDeg) }} on, for
+      {{ lobes.next.filter((l) => !lobes!.here.includes(l)).join(', ') }}.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.by-eye {
+  border-left: 4px solid var(--blue);
+  padding: 0.1rem 0 0.1rem 0.8rem;
+  margin: 0.4rem 0 0.6rem;
+}
+.watch {
+  font-size: 1.25rem;
+  font-weight: 700;
+  margin: 0;
+}
+</style>
