@@ -24,8 +24,7 @@ public sealed class EmptyFleetLogbookTests : IDisposable
         screen.Fill("What it is", "Diesel four");
         screen.Fill("Revision", "A");
         screen.Fill("Source", "handbook");
-        screen.Driver.FindElement(By.CssSelector("[aria-label='intake one figure']")).SendKeys("0.2");
-        screen.Driver.FindElement(By.CssSelector("[aria-label='exhaust one figure']")).SendKeys("0.25");
+        screen.FillFour("0.2", "0.25");
         screen.Press("Put it in the book");
         screen.See("D4: two stops");
 

@@ -123,6 +123,37 @@ public sealed class SchoolsByHandTests : IDisposable
         await SignAsync("book");
     }
 
+    [Fact]
+    public async Task The_mate_gets_a_code_and_the_stops_print_as_a_card_and_as_a_tape_in_true_scale()
+    {
+        await OpenAsync(new { firingOrder = "1 5 3 6 2 4", layout = "E I I E E I I E E I I E", method = "perCylinder", pulleyMm = 300, rotation = "anticlockwise seen from the flywheel", pins = "the flywheel pin" });
+        screen.See("Seen from the flywheel; bars anticlockwise.");
+        Assert.DoesNotContain("Which lap is it on?", screen.Text, StringComparison.Ordinal);
+        screen.Driver.FindElement(By.CssSelector(".pin input")).Click();
+        screen.See("Which lap is it on?");
+        screen.Press("Screen for the mate at the crank");
+        screen.Wait(15, "the code to be drawn", () => (bool)screen.Driver.ExecuteScript("const i = document.querySelector('.modal img'); return !!i && i.complete && i.naturalWidth > 0")!);
+        var visit = new Uri(screen.Driver.Url).AbsolutePath;
+        Assert.Contains(visit + "/crank", screen.Text, StringComparison.Ordinal);
+
+        screen.Open(visit + "/stop-card");
+        screen.See("Before every turn: the flywheel pin out?");
+        screen.See("Proof: 6 rocks: its exhaust closes as its intake opens. / Both rockers of 1 are loose.");
+        Assert.Equal(12, screen.Driver.FindElements(By.CssSelector(".sheet tbody tr")).Count);
+
+        // Three places on the rim, two cylinders each; once round is π · 300 mm.
+        screen.Open(visit + "/rim-tape");
+        screen.See("It goes round once in 942.5 mm.");
+        foreach (var place in new[] { ("1 / 6", "0.0 mm"), ("2 / 5", "314.2 mm"), ("3 / 4", "628.3 mm") })
+        {
+            Assert.Contains(place.Item1, Tape(), StringComparison.Ordinal);
+            Assert.Contains(place.Item2, Tape(), StringComparison.Ordinal);
+        }
+        Assert.Equal(100.0, Convert.ToDouble(screen.Driver.ExecuteScript("const b = document.querySelector('svg[width=\"110mm\"] path').getBoundingClientRect(); return Math.round(b.width / 96 * 25.4 * 10) / 10"), System.Globalization.CultureInfo.InvariantCulture), 0);
+
+        string Tape() => (string)screen.Driver.ExecuteScript("return [...document.querySelectorAll('main svg text')].map((t) => t.textContent.trim()).join(' | ')")!;
+    }
+
     public void Dispose()
     {
         screen.Dispose();

@@ -113,6 +113,21 @@ public sealed class Screen : IDisposable
         if (field.GetDomProperty("value") != value) throw new InvalidElementStateException($"'{label}' holds '{field.GetDomProperty("value")}'");
     });
 
+    /// <summary>What a page of a handbook says of a four: order, valves, pitch, direction, one figure for each kind.</summary>
+    public void FillFour(string intake, string exhaust)
+    {
+        Fill("Firing order", "1 3 4 2");
+        Fill("Points along each head", "E I I E E I I E");
+        Fill("Screw pitch", "1");
+        Choose("Runs", "clockwise");
+        Choose("seen from, and barred from", "the front");
+        foreach (var (kind, figure) in new[] { ("intake", intake), ("exhaust", exhaust) })
+        {
+            Driver.FindElement(By.CssSelector($"[aria-label='{kind} asks'] option[value=single]")).Click();
+            Driver.FindElement(By.CssSelector($"[aria-label='{kind} figure']")).SendKeys(figure);
+        }
+    }
+
     /// <summary>Gives the page's file field this file, once the page has one.</summary>
     public void SendFile(string file)
     {

@@ -51,6 +51,23 @@ public sealed class DemoTests : IDisposable
     }
 
     [Fact]
+    public async Task Every_try_of_the_demo_was_made_with_a_blade_of_its_tray()
+    {
+        foreach (var visit in (await server.GetAsync("/api/visits")).GetProperty("visits").EnumerateArray().Take(40))
+        {
+            var tray = new HashSet<string>();
+            foreach (var entry in (await server.GetAsync($"/api/visits/{visit.GetProperty("visitId").GetString()}/entries")).GetProperty("entries").EnumerateArray())
+            {
+                if (entry.GetProperty("kind").GetString() == "opened") tray = [.. entry.GetProperty("tray").GetProperty("blades").EnumerateArray().Select(b => b.GetString()!)];
+                if (entry.GetProperty("kind").GetString() != "tried") continue;
+                var blades = entry.GetProperty("blades").EnumerateArray().Select(b => b.GetString()!).ToList();
+                Assert.All(blades, blade => Assert.Contains(blade, tray));
+                Assert.True(blades.Count <= 2 && blades.Distinct().Count() == blades.Count, string.Join('+', blades));
+            }
+        }
+    }
+
+    [Fact]
     public async Task The_trends_find_the_true_rates_within_their_errors()
     {
         using var folder = new TemporaryFolder();

@@ -44,6 +44,7 @@ internal sealed class SheetReadings(Visit visit)
             TrendBlade = grows && next is null && work.Trials.Count > 0 ? Next(point, work.Trials, value, gap, MeasuringAim.Figure) : null,
             LastEntry = work.LastEntry,
             Complaint = complaint,
+            Surprise = grows && work.Stage == ReadingStage.AsFound ? visit.DoubtOf(work)?.Sentence() : null,
             OfferUnit = work.Kept is null && gap is not null && work.Trials.Count == 0 ? OtherUnit(work, gap) : null,
         };
     }

@@ -40,6 +40,9 @@ public sealed record SheetReadingRecord
     /// <summary>The blade that narrows the figure for the trend; nothing needs it to be decided.</summary>
     public NextBladeRecord? TrendBlade { get; init; }
 
+    /// <summary>Why it is looked at again before it is kept: it is not what the record expects, or no clearance of this engine.</summary>
+    public string? Surprise { get; init; }
+
     /// <summary>What a written figure was read off.</summary>
     public FigureSource? With { get; init; }
 

@@ -148,8 +148,11 @@ internal static class EntryRules
         {
             return new Refusal(RefusalCode.BladesContradict) { Points = [reading.Point], Detail = bad.Message };
         }
-        return !e.Sure && IsDoubtful(fold, reading) ? new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Look = Look(fold, reading) } : null;
+        return e.Sure ? null : Doubt(fold, reading);
     }
+
+    /// <summary>Why a figure is asked again before it is kept; null where it surprises nobody.</summary>
+    public static Refusal? Doubt(VisitFold fold, ReadingWork reading) => IsDoubtful(fold, reading) ? new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Look = Look(fold, reading) } : null;
 
     /// <summary>The second look a surprise asks for; null where the record expected nothing.</summary>
     private static SecondLook? Look(VisitFold fold, ReadingWork reading)

@@ -248,6 +248,9 @@ public sealed class Visit
     /// <summary>The judgement of a reading by the school in force; null where there is nothing to judge by or nothing said.</summary>
     public Judgement? Judge(ReadingWork? reading, PointWork point) => reading?.Judge(Owed.GapOf(fold, point), Schools.Judging);
 
+    /// <summary>Why a figure would be asked again before it is kept; null where it surprises nobody, or contradicts itself.</summary>
+    public Refusal? DoubtOf(ReadingWork reading) => reading.ValueOrNothing() == Measuring.Reading.Nothing ? null : EntryRules.Doubt(fold, reading);
+
     /// <summary>In its window, but the school in force brings it to the set figure; nobody has said that it stays.</summary>
     public bool WantsSetting(PointWork point) =>
         State == VisitState.Open && point is { Found: { } found, Left: null, Said: null } && !OwesLeft(point) && Judge(found, point)?.Action == JudgedAction.Set;

@@ -96,4 +96,22 @@ public class PositionSchoolsTests
     [Fact]
     public void Lobe_away_has_no_stops_to_plan() =>
         Assert.Equal("method", Assert.Throws<BadInputException>(() => Six.Plan(TurningMethod.LobeAway)).Field);
+
+    [Fact] // common practice, no source
+    public void On_a_twin_firing_0_and_180_all_valves_are_closed_from_60_to_115_degrees_which_is_why_its_chain_is_adjusted_at_90()
+    {
+        var twin = Engines.Uneven([1, 2], [0, 180]);
+        double Least(double deg) => (from c in (int[])[1, 2] from k in (LashKind[])[LashKind.Intake, LashKind.Exhaust] select twin.Margin(Deg(deg), new LashRef(c, k))!.Value).Min();
+
+        Assert.Equal((0.0, 25.0, 0.0), (Math.Round(Least(60), 6), Math.Round(Least(90), 6), Math.Round(Least(115), 6)));
+        Assert.True(Least(59) < 0 && Least(116) < 0);
+    }
+
+    [Fact] // common practice, no source
+    public void On_1_3_4_2_the_one_that_rocks_tells_which_to_set_and_the_second_of_two_stops_is_4I_4E_3I_2E()
+    {
+        var four = Engines.FourStroke(1, 3, 4, 2);
+        Assert.Equal(["1 sets 4", "2 sets 3", "3 sets 2", "4 sets 1"], four.Plan(TurningMethod.Rocking).Stops.Select(s => $"{s.RockingCylinder} sets {s.CompressionCylinder}").Order());
+        Assert.Equal("2E 3I 4E 4I", string.Join(' ', Engines.Said(four.Plan(TurningMethod.TwoStop).Stops[1]).Split(' ').Order()));
+    }
 }

@@ -4412,6 +4412,8 @@ export interface components {
             side?: null | components["schemas"]["VerdictState"];
             nextBlade?: null | components["schemas"]["NextBladeRecord"];
             trendBlade?: null | components["schemas"]["NextBladeRecord"];
+            /** @description Why it is looked at again before it is kept: it is not what the record expects, or no clearance of this engine. */
+            surprise?: null | string;
             with?: null | components["schemas"]["FigureSource"];
             /**
              * Format: uuid

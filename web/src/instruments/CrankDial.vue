@@ -30,7 +30,7 @@ const lap = computed(() => (laps.value > 1 ? 54 : 0))
 const inner = computed(() => (laps.value > 1 ? 98 : 150))
 const wide = 34
 const path = computed(() => crankPath(middle, middle + 8, inner.value, lap.value, props.anticlockwise ?? false))
-const dot = computed(() => (props.order.length > 12 ? 17 : props.order.length > 8 ? 19 : 22))
+const dot = computed(() => (props.order.length > 12 ? 17 : props.order.length > 8 ? 20 : 23))
 
 /** A room as stretches of the cycle: what reaches over its end goes on at its beginning. */
 function stretches(at?: number | null, back?: number | null, forward?: number | null): [number, number][] {
@@ -59,9 +59,6 @@ const turn = computed(() => {
   }
 })
 const needle = computed(() => (props.crank == null ? null : path.value.turned(props.crank)))
-const lapOf = computed(() =>
-  props.crank == null || laps.value < 2 ? '' : props.crank < 360 ? 'inner lap' : 'outer lap',
-)
 </script>
 
 <template>
@@ -82,7 +79,6 @@ const lapOf = computed(() =>
       <line :x1="middle" :x2="middle" :y1="middle + 8 - 58" :y2="middle + 8 - 30" />
     </g>
     <circle :cx="middle" :cy="middle + 8" r="4" class="hub" />
-    <text v-if="lapOf" :x="middle" :y="middle + 34" class="lap-text">{{ lapOf }}</text>
     <g
       v-for="(cylinder, i) in order"
       :key="cylinder"
@@ -96,11 +92,7 @@ const lapOf = computed(() =>
         class="coming"
       />
       <circle :cx="path.at(angles[i] ?? 0).x" :cy="path.at(angles[i] ?? 0).y" :r="dot" class="cylinder" />
-      <text
-        :x="path.at(angles[i] ?? 0).x"
-        :y="path.at(angles[i] ?? 0).y + dot * 0.36"
-        :font-size="Math.max(21, dot * 1.08)"
-      >
+      <text :x="path.at(angles[i] ?? 0).x" :y="path.at(angles[i] ?? 0).y + 9" :font-size="25">
         {{ cylinder }}
       </text>
     </g>
@@ -159,11 +151,6 @@ const lapOf = computed(() =>
 }
 .hub {
   fill: var(--ink);
-}
-.lap-text {
-  text-anchor: middle;
-  font-size: 22px;
-  fill: var(--ink-soft);
 }
 .turn {
   fill: none;

@@ -97,7 +97,9 @@ const soon = computed(() => {
       <section class="plate plate-strong p-3 preview" aria-live="polite">
         <h2>What the yard will do with it</h2>
         <p v-if="soon" class="complaint mt-2">{{ soon }}</p>
-        <p v-else-if="previewError && !(previewError instanceof Refusal)" class="mt-2">The server cannot be reached; what you typed is kept here.</p>
+        <p v-else-if="previewError && !(previewError instanceof Refusal)" class="mt-2">
+          The server cannot be reached; what you typed is kept here.
+        </p>
         <div v-if="preview.data.value" :class="{ stale: soon }">
           <HeadMap class="mt-2" still :points="preview.data.value.points" />
           <LiftChart

@@ -85,7 +85,11 @@ const words = {
         :caption="`The crank. ${view} ${stop?.sign ?? ''}`"
       />
       <p class="sign">{{ stop?.sign ?? 'Nobody bars yet.' }}</p>
-      <p class="small soft mb-0">{{ view }}</p>
+      <p class="small soft mb-0">
+        <template v-if="stands != null && sheet.cycleDeg === 720"
+          >It stands on the {{ stands < 360 ? 'inner' : 'outer' }} lap. </template
+        >{{ view }}
+      </p>
     </section>
     <section class="plate p-2 mt-2">
       <HeadMap

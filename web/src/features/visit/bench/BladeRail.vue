@@ -3,6 +3,8 @@ import { useElementSize, useSwipe } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { mmPerThou } from '../../../shared/figures/lengths'
 import { isTyping, useKeys } from '../../../shared/keys/keys'
+import BladeFeels from './BladeFeels.vue'
+import { feels } from './feels'
 import { railWindow } from './railBlades'
 import type { Felt, Trial } from './useVisit'
 
@@ -50,12 +52,6 @@ function move(by: number) {
   shift.value += by * Math.max(1, count.value - 2)
 }
 
-const feels: { feel: Felt; text: string; key: string; said: string }[] = [
-  { feel: 'free', text: 'Slides free', key: 'F', said: 'free' },
-  { feel: 'drag', text: 'Slight drag', key: 'D', said: 'drag' },
-  { feel: 'heavyDrag', text: 'Forced, buckles', key: 'X', said: 'forced' },
-  { feel: 'noGo', text: 'No go', key: 'N', said: 'no go' },
-]
 const feltAs = (blade: string) =>
   props.trials
     .filter((t) => t.blades.length === 1 && t.blades[0] === blade)
@@ -214,28 +210,7 @@ function nearest(sorted: string[]) {
         thicker ›
       </button>
     </div>
-    <div class="feels" role="group" aria-label="How did it feel?">
-      <button
-        v-for="f in feels"
-        :key="f.feel"
-        type="button"
-        class="feel"
-        :class="{ armed: armed === f.feel }"
-        :aria-pressed="armed === f.feel"
-        @click="armed = f.feel"
-      >
-        {{ f.text }} <span class="key">{{ f.key }}</span>
-      </button>
-      <button
-        type="button"
-        class="feel"
-        :class="{ armed: stacking }"
-        :aria-pressed="stacking"
-        @click="((stacking = !stacking), (stack = []))"
-      >
-        Stack two
-      </button>
-    </div>
+    <BladeFeels v-model:armed="armed" v-model:stacking="stacking" @update:stacking="stack = []" />
     <div v-if="buckled" class="complaint mt-2" role="alert">
       {{ buckled.join(' + ') }} is thin and buckles when pushed. Does it move when pulled?
       <button type="button" class="btn btn-plain ms-2" @click="say(buckled!, 'drag')">It moves: it drags</button>
@@ -325,39 +300,10 @@ function nearest(sorted: string[]) {
   flex: 1;
   text-align: center;
 }
-.feels {
-  display: grid;
-  grid-template-columns: repeat(5, 1fr);
-  gap: 4px;
-  margin-top: 6px;
-}
-.feel {
-  min-height: 44px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
-  background: var(--plate);
-  color: var(--ink);
-  font-size: 0.9rem;
-  line-height: 1.1;
-}
-.feel.armed {
-  border: 2px solid var(--blue);
-  background: var(--blue-wash);
-  font-weight: 700;
-}
-.key {
-  font-size: 0.75rem;
-  color: var(--ink-soft);
-}
 @media (max-width: 1100px) {
   .blade {
     font-size: 1rem;
     letter-spacing: -0.03em;
-  }
-}
-@media (max-width: 600px) {
-  .feels {
-    grid-template-columns: repeat(3, 1fr);
   }
 }
 </style>

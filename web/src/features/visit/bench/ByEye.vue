@@ -12,7 +12,10 @@ const type = computed(() => props.view.context!.type)
 const lobes = computed(() => props.sheet.lobeAway)
 const isHere = computed(() => props.proved || lobes.value?.here.includes(props.point.label))
 const sentence = computed(() => {
-  if (props.sheet.method !== 'lobeAway') return stop.value ? watchText(props.sheet.method, stop.value) : ''
+  if (props.sheet.method !== 'lobeAway') {
+    if (!stop.value) return ''
+    return props.proved ? `It stands: ${stop.value.sign}` : watchText(props.sheet.method, stop.value)
+  }
   if (isHere.value) return `The lobe of ${spoken(props.point)} points away here.`
   const turn = lobes.value?.next.includes(props.point.label) ? lobes.value.turnDeg : null
   return `Turn${turn ? ` about ${degreesText(turn)} on,` : ''} until the lobe of ${spoken(props.point)} points away.`

@@ -66,6 +66,10 @@ const onDialWindow = computed(() => {
   return d ? `On the dial the window is ${f(d.min)} to ${f(d.max)} ${d.unit}.` : ''
 })
 
+/** What surprises is kept by the button that says so, never by a key pressed on the way. */
+function keepUnlessAsked() {
+  if (!growing.value?.surprise) m.keep(doubtful.value)
+}
 const keys = [
   { key: '0–9', does: 'type a figure' },
   { key: 'Enter', does: 'keep the figure' },
@@ -74,7 +78,7 @@ const keys = [
 useKeys(keys, (event) => {
   if (document.querySelector('.modal.show')) return
   if (event.key === 'Enter' && !isTyping(event) && !['BUTTON', 'A'].includes((event.target as HTMLElement).tagName)) {
-    m.keep(doubtful.value)
+    keepUnlessAsked()
   } else if (event.key === 'Backspace' && !isTyping(event)) {
     m.takeBack()
   } else if (/^[0-9]$/.test(event.key) && !isTyping(event)) {
@@ -126,7 +130,9 @@ useKeys(keys, (event) => {
         v-model="typed"
         v-model:unit="unit"
         class="typed-figure"
-        @keydown.enter.prevent="growing && draft?.figure === typed.trim() ? m.keep(doubtful) : m.figure()"
+        @keydown.enter.prevent="
+          growing && draft?.figure === typed.trim() ? growing.surprise || m.keep(doubtful) : m.figure()
+        "
       />
       <BButton class="btn-plain" type="submit" :disabled="!typed.trim()">Read</BButton>
     </form>
@@ -165,9 +171,13 @@ useKeys(keys, (event) => {
       <BFormInput v-bind="bind" v-model="why" @keydown.enter.prevent="leaving && !draft && m.leaveSo()" />
     </Field>
     <div class="actions">
-      <BButton class="btn-act keep" :class="{ itself: keepsItself }" :disabled="!ready" @click="m.keep(doubtful)">{{
-        keepText
-      }}</BButton>
+      <BButton
+        class="btn-act keep"
+        :class="{ itself: keepsItself }"
+        :disabled="!ready || !!growing?.surprise"
+        @click="m.keep(doubtful)"
+        >{{ keepText }}</BButton
+      >
       <BButton class="btn-plain" :disabled="!draft" @click="m.takeBack()">Take back</BButton>
       <template v-if="setting && !draft && !resetting">
         <BButton v-if="!leaving" class="btn-plain" @click="leaving = true">Leave as found…</BButton>

@@ -2,15 +2,14 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import VerdictMark from '../../../instruments/VerdictMark.vue'
 import { hours } from '../../../shared/figures/hours'
-import { useFigures } from '../../../shared/figures/useFigures'
+import type { Figures } from '../../../shared/figures/useFigures'
 import { begun, chance } from '../../../shared/words/odds'
 import { readingText } from '../../../shared/words/readings'
 import type { Point } from './useVisit'
 
 /** A point that is done: how it was left, and why. */
-defineProps<{ point: Point; closed: boolean; signed: boolean }>()
+defineProps<{ point: Point; closed: boolean; signed: boolean; figures: Figures }>()
 const emit = defineEmits<{ correct: []; reset: [] }>()
-const figures = useFigures()
 </script>
 
 <template>

@@ -136,6 +136,7 @@ const moved = computed(() => {
       v-if="finished"
       :point="point"
       :closed="closed"
+      :figures="figures"
       :signed="signed"
       @correct="emit('correct')"
       @reset="emit('reset')"

@@ -63,6 +63,10 @@ function always(where: boolean) {
 </template>
 
 <style scoped>
+.grid .btn {
+  flex-direction: column;
+  line-height: 1.2;
+}
 .grid {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(110px, 1fr));

@@ -123,6 +123,9 @@ legend {
   flex-wrap: wrap;
   gap: 6px;
 }
+.offers .btn {
+  gap: 0.4rem;
+}
 .on {
   border: 2px solid var(--blue);
   background: var(--blue-wash);

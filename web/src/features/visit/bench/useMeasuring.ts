@@ -74,12 +74,12 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
     return isHere ? t.refusal : null
   })
   const offer = computed(() => growing.value?.offerUnit)
-  const doubtful = computed(() => refusal.value?.code === 'figureDoubtful')
+  const doubtful = computed(() => !!growing.value?.surprise || refusal.value?.code === 'figureDoubtful')
   const complaint = computed(() => {
     const now = growing.value
     if (offer.value && now)
       return `${now.written} ${now.unit} is far from the window. Did you mean ${now.written} ${offer.value}?`
-    return now?.complaint ?? refusal.value?.message ?? null
+    return now?.complaint ?? now?.surprise ?? refusal.value?.message ?? null
   })
   /** Left out of its window, or undecided: the record says why. */
   const needsWhy = computed(

@@ -29,7 +29,7 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
         ? [{ step: inTheMiddle.value, text: 'Valves', done: s.stops.every((stop) => stop.done) }]
         : s.stops.map((stop) => ({
             step: stop.index as Step,
-            text: s.stops.length > 4 ? `${stop.index + 1}` : `Stop ${stop.index + 1}`,
+            text: s.stops.length > 2 && stop.index > 0 ? `${stop.index + 1}` : `Stop ${stop.index + 1}`,
             done: stop.done,
           }))),
       { step: 'closeUp' as Step, text: 'Close up', done: isTicked('closeUp') },
