@@ -106,7 +106,11 @@ const ways = (t: Schemas['EngineTypeResponse']) =>
                 :arcs="type.data.value.plan.openArcs"
                 :stops="type.data.value.plan.stops"
               />
-              <PlanText :plan="type.data.value.plan" :points="type.data.value.points" />
+              <PlanText
+                :plan="type.data.value.plan"
+                :points="type.data.value.points"
+                :as-listed="type.data.value.method === 'book'"
+              />
             </section>
             <div>
               <section class="plate p-3 mb-2">

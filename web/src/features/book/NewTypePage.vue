@@ -100,6 +100,9 @@ const soon = computed(() => {
         <p v-else-if="previewError && !(previewError instanceof Refusal)" class="mt-2">
           The server cannot be reached; what you typed is kept here.
         </p>
+        <p v-else-if="!preview.data.value" class="soft mt-2">
+          Type the firing order and the valves along the head: the plan is drawn here, stop by stop.
+        </p>
         <div v-if="preview.data.value" :class="{ stale: soon }">
           <HeadMap class="mt-2" still :points="preview.data.value.points" />
           <LiftChart
@@ -107,7 +110,11 @@ const soon = computed(() => {
             :arcs="preview.data.value.plan.openArcs"
             :stops="preview.data.value.plan.stops"
           />
-          <PlanText :plan="preview.data.value.plan" :points="preview.data.value.points" />
+          <PlanText
+            :plan="preview.data.value.plan"
+            :points="preview.data.value.points"
+            :as-listed="request.method === 'book'"
+          />
         </div>
       </section>
     </form>

@@ -30,16 +30,16 @@ defineProps<{ points?: number }>()
         </BFormSelect>
       </Field>
       <Field v-slot="{ bind }" name="firingOrder" label="Firing order">
-        <BFormInput v-bind="bind" v-model="form.firingOrder" class="figure" />
+        <BFormInput v-bind="bind" v-model="form.firingOrder" class="figure" placeholder="1 5 3 6 2 4" />
       </Field>
       <Field v-slot="{ bind }" name="firingAnglesDeg" label="Firing angles, if uneven">
         <BFormInput v-bind="bind" v-model="form.angles" class="figure" placeholder="even" />
       </Field>
       <Field v-slot="{ bind }" name="banks" label="Cylinders from the FRONT, banks by /">
-        <BFormInput v-bind="bind" v-model="form.banks" class="figure" />
+        <BFormInput v-bind="bind" v-model="form.banks" class="figure" placeholder="1 3 5 7 / 2 4 6 8" />
       </Field>
       <Field v-slot="{ bind }" class="wide" name="layout" label="Points along each head from the FRONT: I E J B">
-        <BFormInput v-bind="bind" v-model="form.layout" class="figure" />
+        <BFormInput v-bind="bind" v-model="form.layout" class="figure" placeholder="E I I E E I I E" />
       </Field>
       <Field
         v-slot="{ bind }"

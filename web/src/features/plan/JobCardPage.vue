@@ -75,7 +75,11 @@ const print = () => window.print()
           </section>
           <section class="plate p-3">
             <h2>The stops</h2>
-            <PlanText :plan="engine.data.value.type.plan" :points="engine.data.value.type.points" />
+            <PlanText
+              :plan="engine.data.value.type.plan"
+              :points="engine.data.value.type.points"
+              :as-listed="engine.data.value.type.method === 'book'"
+            />
           </section>
         </div>
         <section class="plate p-2 mt-3 table-responsive">

@@ -5,13 +5,17 @@ import type { Schemas } from '../../api/client'
 const props = defineProps<{
   plan: Schemas['TurningPlanResponse']
   /** The type's points, whose order along the heads is the order at the engine too. */
-  points: { cylinder: number; kind: string; label: string }[]
+  points: { cylinder: number; kind: string; label: string; bookName?: string | null }[]
+  /** A book's own list, to the letter: its order and its names. */
+  asListed?: boolean
 }>()
-const labels = (stop: Schemas['StopResponse']) =>
-  props.points
-    .filter((p) => stop.set.some((s) => s.cylinder === p.cylinder && s.kind === p.kind))
-    .map((p) => p.label)
-    .join('  ')
+function labels(stop: Schemas['StopResponse']) {
+  const place = (p: { cylinder: number; kind: string }) =>
+    stop.set.findIndex((s) => s.cylinder === p.cylinder && s.kind === p.kind)
+  const here = props.points.filter((p) => place(p) >= 0)
+  if (props.asListed) here.sort((a, b) => place(a) - place(b))
+  return here.map((p) => (props.asListed && p.bookName ? `${p.bookName} (${p.label})` : p.label)).join('  ')
+}
 const least = (stop: Schemas['StopResponse']) => {
   const margins = stop.set.map((p) => p.marginDeg).filter((m): m is number => m !== null && m !== undefined)
   return margins.length ? Math.round(Math.min(...margins)) : null
