@@ -62,22 +62,18 @@ internal static class TabletBench
     {
         var (visit, points) = await OpenAsync(server);
         browser.Navigate().GoToUrl(new Uri(server.Address, "/"));
-        browser.ExecuteScript("localStorage.setItem('zd-person', arguments[0])", visit.Person.ToString());
+        browser.ExecuteScript("localStorage.setItem('zd-person', arguments[0]); localStorage.setItem('zd-keeps-itself', 'false')", visit.Person.ToString());
         browser.Navigate().GoToUrl(new Uri(server.Address, $"/visits/{visit.Id}"));
         for (var i = 0; i < 200 && !browser.FindElement(By.TagName("body")).Text.Contains("MEASURE AS FOUND", StringComparison.Ordinal); i++) Thread.Sleep(100);
-        // From the tap on a feel to the drawing after the verdict says something else.
+        // From the tap on a blade, which says that it drags, to the drawing after the verdict says something else.
         const string tap = """
             const done = arguments[0];
-            const press = (text) => [...document.querySelectorAll('button')].find((b) => b.innerText.trim().startsWith(text) && !b.disabled);
-            const said = () => document.querySelector('.verdict')?.innerText ?? '';
-            const blade = document.querySelector("[aria-label='Blades'] button:nth-of-type(8)") ?? document.querySelector("[aria-label='Blades'] button");
+            const said = () => [...document.querySelectorAll('.verdict')].map((v) => v.innerText).join();
+            const blade = document.querySelector("[aria-label='Blades'] button:nth-of-type(6)") ?? document.querySelector("[aria-label='Blades'] button");
+            const start = performance.now(), before = said();
+            const look = () => (said() !== before ? done(performance.now() - start) : performance.now() - start > 5000 ? done(-1) : requestAnimationFrame(look));
             blade.click();
-            setTimeout(() => {
-              const start = performance.now(), before = said();
-              const look = () => (said() !== before ? done(performance.now() - start) : performance.now() - start > 5000 ? done(-1) : requestAnimationFrame(look));
-              press('Slight drag').click();
-              requestAnimationFrame(look);
-            }, 150);
+            requestAnimationFrame(look);
             """;
         var verdicts = new List<double>();
         for (var i = 0; i < taps; i++)

@@ -8,7 +8,7 @@ public sealed class SchoolsByHandTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false);
     private readonly TwinFleet fleet;
-    private Screen screen;
+    private readonly Screen screen;
 
     public SchoolsByHandTests()
     {

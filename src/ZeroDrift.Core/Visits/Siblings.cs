@@ -1,5 +1,3 @@
-using ZeroDrift.Core.Engines;
-
 namespace ZeroDrift.Core.Visits;
 
 /// <summary>What the other points of one kind read, for a figure that no book judges.</summary>

@@ -1,6 +1,5 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Visits;
-using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Setting;
 

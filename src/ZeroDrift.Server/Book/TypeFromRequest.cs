@@ -1,7 +1,6 @@
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;

@@ -1,6 +1,5 @@
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 
