@@ -50,6 +50,13 @@ public sealed class SchoolsByHandTests : IDisposable
 
         // 3 rocks, so 2 is on compression: its stop is the first, and the plan turns round to it.
         screen.See("2 intake");
+        // What kept itself too soon is taken back: the reading is open again, with its try.
+        Drags("0.30");
+        screen.Press("2I");
+        screen.Press("Take 0.30 back");
+        screen.See("dragged");
+        screen.Press("Take back");
+        screen.SeeNo("dragged");
         foreach (var (cylinder, then) in new[] { (2, "Bar until 4 rocks: set 1."), (1, "Bar until 2 rocks: set 3."), (3, "Bar until 1 rocks: set 4."), (4, "Close up") })
         {
             foreach (var _ in (int[])[0, 1])

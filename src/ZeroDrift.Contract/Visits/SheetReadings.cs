@@ -42,6 +42,7 @@ internal sealed class SheetReadings(Visit visit)
             Action = judged is { State: null, Side: null } ? next is null ? JudgedAction.Yours : JudgedAction.MeasureOn : judged?.Action,
             NextBlade = next,
             TrendBlade = grows && next is null && work.Trials.Count > 0 ? Next(point, work.Trials, value, gap, MeasuringAim.Figure) : null,
+            KeptEntry = work.Kept?.Id,
             LastEntry = work.LastEntry,
             Complaint = complaint,
             Surprise = grows && work.Stage == ReadingStage.AsFound ? visit.DoubtOf(work)?.Sentence() : null,

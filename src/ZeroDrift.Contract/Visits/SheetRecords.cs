@@ -46,6 +46,9 @@ public sealed record SheetReadingRecord
     /// <summary>What a written figure was read off.</summary>
     public FigureSource? With { get; init; }
 
+    /// <summary>The entry by which it was kept; taken back while the visit is open, it opens the reading again.</summary>
+    public Guid? KeptEntry { get; init; }
+
     /// <summary>The entry a correction of this figure names.</summary>
     public required Guid LastEntry { get; init; }
     public string? Complaint { get; init; }

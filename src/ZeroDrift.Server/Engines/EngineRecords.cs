@@ -1,4 +1,5 @@
 using ZeroDrift.Contract.Calls;
+using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
@@ -60,6 +61,9 @@ public sealed record EngineResponse
     public string? Remark { get; init; }
     public string? Rating { get; init; }
     public string? Registration { get; init; }
+
+    /// <summary>Marks found or chalked at its visits.</summary>
+    public required IReadOnlyList<MarkRecord> Marks { get; init; }
     public required double DutyHoursPerDay { get; init; }
     public IReadOnlyList<double>? MonthlyWeights { get; init; }
     public required bool Archived { get; init; }

@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Calls;
+using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
@@ -34,6 +35,7 @@ internal static class EngineView
             TotalHours = outlook.HoursNow,
             Remark = engine.Remark,
             Rating = engine.Rating,
+            Marks = [.. await data.Marks.AsNoTracking().Where(m => m.EngineId == id).OrderBy(m => m.CrankDeg).ThenBy(m => m.Name).Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap)).ToListAsync()],
             Registration = engine.Machine!.Registration,
             DutyHoursPerDay = engine.DutyHoursPerDay,
             MonthlyWeights = engine.MonthlyWeights,

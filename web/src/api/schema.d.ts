@@ -2369,6 +2369,8 @@ export interface components {
             remark?: null | string;
             rating?: null | string;
             registration?: null | string;
+            /** @description Marks found or chalked at its visits. */
+            marks: components["schemas"]["MarkRecord"][];
             /** Format: double */
             dutyHoursPerDay: number;
             monthlyWeights?: null | number[];
@@ -4415,6 +4417,11 @@ export interface components {
             /** @description Why it is looked at again before it is kept: it is not what the record expects, or no clearance of this engine. */
             surprise?: null | string;
             with?: null | components["schemas"]["FigureSource"];
+            /**
+             * Format: uuid
+             * @description The entry by which it was kept; taken back while the visit is open, it opens the reading again.
+             */
+            keptEntry?: null | string;
             /**
              * Format: uuid
              * @description The entry a correction of this figure names.

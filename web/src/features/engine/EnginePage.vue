@@ -122,7 +122,7 @@ useKeys(
           <NextOverhead :row="data.row" :risk="risk" />
           <CallList :calls="data.row.calls" />
           <HoursAhead :engine-id="id" />
-          <TypeFacts class="mt-2" :type="data.type" />
+          <TypeFacts class="mt-2" :type="data.type" :marks="data.marks" />
         </aside>
       </div>
 

@@ -7,7 +7,12 @@ import { hours } from '../figures/hours'
 import { adjusterNames } from '../words/valvetrains'
 import { methodNames } from '../words/methods'
 
-const props = defineProps<{ type: Schemas['EngineTypeResponse']; heading?: string }>()
+const props = defineProps<{
+  type: Schemas['EngineTypeResponse']
+  heading?: string
+  /** Of one engine: the marks found on it. */
+  marks?: Schemas['MarkRecord'][]
+}>()
 const revision = computed(() => props.type.revisions.find((r) => r.inForce))
 const intervals = computed(
   () =>
@@ -53,7 +58,17 @@ const intervals = computed(
         >
       </dd>
       <dt>stops</dt>
-      <dd>{{ type.plan.stops.length }}, {{ methodNames[type.method].toLowerCase() }}</dd>
+      <dd>
+        <template v-if="type.plan.stops.length">{{ type.plan.stops.length }}, </template
+        >{{ methodNames[type.method].toLowerCase() }}
+      </dd>
+      <template v-if="marks?.length">
+        <dt>marks</dt>
+        <dd>
+          {{ marks.map((m) => `${m.name} at ${Math.round(m.crankDeg)}°${m.trap ? ', a trap' : ''}`).join('; ') }}, after
+          {{ type.firingOrder[0] }} at TDC
+        </dd>
+      </template>
     </dl>
   </section>
 </template>

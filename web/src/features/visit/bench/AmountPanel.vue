@@ -22,6 +22,8 @@ const state = ref<Schemas['StartState'] | ''>(props.point.start ?? '')
 const known = props.point.amount
 const amount = ref(String(known?.turns ?? known?.mm ?? known?.nm ?? ''))
 const unit = ref(known?.mm != null ? 'mm' : known?.nm != null ? 'Nm' : 'turns')
+/** No gap and no preload: judged by its sign, with no amount to say. */
+const isZero = known?.turns === 0
 const why = ref('')
 
 function set() {
@@ -50,7 +52,7 @@ function set() {
         <option v-for="[value, text] in states" :key="value" :value="value">{{ text }}</option>
       </select>
     </Field>
-    <div class="d-flex gap-2">
+    <div v-if="!isZero" class="d-flex gap-2">
       <Field v-slot="{ id }" label="Amount it was set by" class="flex-grow-1"
         ><BFormInput :id="id" v-model="amount" inputmode="decimal"
       /></Field>
@@ -62,7 +64,9 @@ function set() {
         </select>
       </Field>
     </div>
-    <BButton class="btn-act w-100" :disabled="!state || !amount.trim()" @click="set">Set by the book</BButton>
+    <BButton class="btn-act w-100" :disabled="!state || !amount.trim()" @click="set">{{
+      isZero ? 'Zero: the pushrod just turns between the fingers' : 'Set by the book'
+    }}</BButton>
     <form
       class="d-flex gap-2 mt-3"
       @submit.prevent="why.trim() && emit('say', { kind: 'outcome', point: point.label, outcome: 'notReached', why })"

@@ -113,6 +113,9 @@ useKeys(keys, (event) => {
       <BButton v-if="stage === 'beforeLock'" class="btn-plain" @click="lockedAlready = true">Locked already</BButton>
     </div>
     <p v-if="onDial" class="small soft mb-1">{{ onDialWindow }}</p>
+    <p v-else-if="!sheet.tray.length" class="small soft mb-1">
+      No blades were named when it was opened: type the figure.
+    </p>
     <BladeRail
       v-else
       :blades="sheet.tray"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed } from 'vue'
 import VerdictMark from '../../../instruments/VerdictMark.vue'
 import { hours } from '../../../shared/figures/hours'
 import type { Figures } from '../../../shared/figures/useFigures'
@@ -8,8 +9,10 @@ import { readingText } from '../../../shared/words/readings'
 import type { Point } from './useVisit'
 
 /** A point that is done: how it was left, and why. */
-defineProps<{ point: Point; closed: boolean; signed: boolean; figures: Figures }>()
-const emit = defineEmits<{ correct: []; reset: [] }>()
+const props = defineProps<{ point: Point; closed: boolean; signed: boolean; figures: Figures }>()
+const emit = defineEmits<{ correct: []; reset: []; takeBack: [entry: string] }>()
+/** What was kept last here, while it can still be taken back. */
+const last = computed(() => props.point.left ?? props.point.found)
 </script>
 
 <template>
@@ -38,6 +41,9 @@ const emit = defineEmits<{ correct: []; reset: [] }>()
       {{ hours(point.hoursToRiskFromHere) }} h.
     </p>
     <div class="d-flex gap-2 flex-wrap">
+      <BButton v-if="!closed && last?.keptEntry" class="btn-plain" @click="emit('takeBack', last.keptEntry)"
+        >Take {{ readingText(last, figures.figure) }} back</BButton
+      >
       <BButton v-if="signed && (point.found || point.left)" class="btn-plain" @click="emit('correct')"
         >Correct a figure</BButton
       >

@@ -73,6 +73,10 @@ const moved = computed(() => {
   if (Math.abs(by) < 0.002) return 'As it was left last time.'
   return `${by < 0 ? 'Closed up' : 'Opened'} ${figures.rough(Math.abs(by))} since last time${should !== null ? `; ${figures.rough(Math.abs(should))} was expected` : ''}.`
 })
+/** A tap that kept itself too soon: the reading is open again, with its tries. */
+function takeBack(entry: string) {
+  emit('say', { kind: 'undone', entry })
+}
 </script>
 
 <template>
@@ -123,6 +127,14 @@ const moved = computed(() => {
         }}{{ point.found.state === 'tight' ? ` of ${figures.withUnit(point.minMm)}` : ''
         }}{{ point.found.state === 'loose' ? ` of ${figures.withUnit(point.maxMm)}` : '' }}.
       </p>
+      <button
+        v-if="setting && !point.left && !point.leftDraft && !point.beforeLock && point.found.keptEntry && !closed"
+        type="button"
+        class="btn btn-plain float-end"
+        @click="takeBack(point.found.keptEntry)"
+      >
+        Take it back
+      </button>
       <p class="small soft mb-1">
         {{ moved }}
         <template v-if="point.corrected.length"
@@ -140,6 +152,7 @@ const moved = computed(() => {
       :signed="signed"
       @correct="emit('correct')"
       @reset="emit('reset')"
+      @take-back="takeBack"
     />
     <AmountPanel v-else-if="point.byAmount" :point="point" @say="(...entries) => emit('say', ...entries)" />
     <MeasurePoint
