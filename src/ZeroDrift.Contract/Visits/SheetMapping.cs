@@ -29,7 +29,7 @@ public static class SheetMapping
             Judging = visit.Schools.Judging,
             Manner = visit.Schools.Manner,
             Measuring = visit.Schools.Measuring,
-            Methods = [.. Enum.GetValues<TurningMethod>().Where(m => SheetStops.Allows(visit, m)).Select(m => new MethodRecord(m, m.NeedsMark(), m == visit.Context.Type.Method))],
+            Methods = [.. TurningMethods.AllowedBy(visit.Context.Type).Where(m => !visit.IsByStarter || !m.NeedsMark()).Select(m => new MethodRecord(m, m.NeedsMark(), m == visit.Context.Type.Method))],
             ByEye = visit.Method.IsByEye(),
             TurnedBy = visit.TurnedBy,
             SeenFrom = view.SeenFrom,

@@ -1,4 +1,3 @@
-using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;
@@ -45,21 +44,6 @@ internal static class SheetStops
     /// <summary>No gap may be left: found so, or the record's expectation reaches down to nothing.</summary>
     private static bool MayBeClosedUp(Visit visit, PointWork point) => point.Left is null && (point.Found?.ValueOrNothing() is { LowerMm: null, EstimateMm: null, UpperMm: not null }
         || (point.Found is null && visit.Context.Expected.TryGetValue(point.Point.Label, out var expected) && expected.ClearanceMm - 2 * expected.StandardUncertaintyMm <= 0.05));
-
-    internal static bool Allows(Visit visit, TurningMethod method)
-    {
-        if (visit.IsByStarter && method.NeedsMark()) return false;
-        try
-        {
-            visit.Context.Stops(method);
-            return true;
-        }
-        catch (BadInputException)
-        {
-            // A list the book does not have, or a school the cycle does not allow.
-            return false;
-        }
-    }
 
     /// <summary>What is left, as the lobes allow it from where the crank stands.</summary>
     internal static LobeAwayRecord? LobesAway(Visit visit)

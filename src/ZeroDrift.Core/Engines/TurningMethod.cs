@@ -31,6 +31,17 @@ public static class TurningMethods
     /// <summary>Found by a mark on the pulley; the starter is too coarse for one. The others go by what is seen of the valves.</summary>
     public static bool NeedsMark(this TurningMethod method) => method is TurningMethod.TwoStop or TurningMethod.PerCylinder or TurningMethod.FewestStops or TurningMethod.Book;
 
+    /// <summary>The schools a type allows: a two-stroke has no overlap and comes round every turn; the book's list needs one.</summary>
+    public static IReadOnlyList<TurningMethod> AllowedBy(EngineType type) =>
+    [
+        .. Enum.GetValues<TurningMethod>().Where(m => m switch
+        {
+            TurningMethod.Book => type.BookStops.Count > 0,
+            TurningMethod.PerCylinder or TurningMethod.FewestStops or TurningMethod.LobeAway => true,
+            _ => type.Order.Cycle == EngineCycle.FourStroke,
+        }),
+    ];
+
     /// <summary>The eye is on one valve at a time: the point is proved by what was seen, not by a stop.</summary>
     public static bool IsByEye(this TurningMethod method) => method is TurningMethod.LobeAway or TurningMethod.ExhaustOpeningIntakeClosing;
 }

@@ -136,6 +136,9 @@ public sealed record EngineTypeResponse
     public required double BreakInHours { get; init; }
     public required double JobHours { get; init; }
     public required IReadOnlyList<BookStopDto> BookStops { get; init; }
+
+    /// <summary>The schools of positions to choose from.</summary>
+    public required IReadOnlyList<TurningMethod> Methods { get; init; }
     public required IReadOnlyList<LashPointResponse> Points { get; init; }
     public required IReadOnlyList<RevisionResponse> Revisions { get; init; }
     public required TurningPlanResponse Plan { get; init; }

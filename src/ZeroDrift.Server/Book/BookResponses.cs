@@ -1,4 +1,5 @@
 using ZeroDrift.Contract.Calls;
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Turning;
 using ZeroDrift.Data.Mapping;
@@ -46,6 +47,7 @@ internal static class BookResponses
             Pins = row.Pins,
             PulleyMm = row.PulleyMm,
             SpeaksCamTurns = row.SpeaksCamTurns,
+            Methods = TurningMethods.AllowedBy(core),
             BookStops = [.. row.BookStops.Select(s => new BookStopDto(s.CrankDeg, s.Points))],
             Archived = row.ArchivedAt is not null,
             Version = row.Version,

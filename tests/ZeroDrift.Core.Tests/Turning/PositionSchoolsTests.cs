@@ -114,4 +114,19 @@ public class PositionSchoolsTests
         Assert.Equal(["1 sets 4", "2 sets 3", "3 sets 2", "4 sets 1"], four.Plan(TurningMethod.Rocking).Stops.Select(s => $"{s.RockingCylinder} sets {s.CompressionCylinder}").Order());
         Assert.Equal("2E 3I 4E 4I", string.Join(' ', Engines.Said(four.Plan(TurningMethod.TwoStop).Stops[1]).Split(' ').Order()));
     }
+
+    [Fact]
+    public void The_schools_a_type_allows_are_those_that_can_be_planned()
+    {
+        foreach (var (cycle, list) in new[] { (EngineCycle.FourStroke, true), (EngineCycle.FourStroke, false), (EngineCycle.TwoStroke, true), (EngineCycle.TwoStroke, false) })
+        {
+            var order = FiringOrder.Parse("1 2", cycle);
+            var type = new EngineType { Order = order, Points = HeadLayout.Parse(null, "E E", order, AdjusterKind.ScrewAtValve, new AdjusterFigures(1.0)), BookStops = list ? [new(CrankAngle.Of(0, cycle), [new(1, LashKind.Exhaust)])] : [] };
+            foreach (var method in Enum.GetValues<TurningMethod>())
+            {
+                var refused = Record.Exception(() => type.Plan(method));
+                Assert.Equal(TurningMethods.AllowedBy(type).Contains(method), refused is null);
+            }
+        }
+    }
 }

@@ -2553,6 +2553,8 @@ export interface components {
             /** Format: double */
             jobHours: number;
             bookStops: components["schemas"]["BookStopDto"][];
+            /** @description The schools of positions to choose from. */
+            methods: components["schemas"]["TurningMethod"][];
             points: components["schemas"]["LashPointResponse"][];
             revisions: components["schemas"]["RevisionResponse"][];
             plan: components["schemas"]["TurningPlanResponse"];

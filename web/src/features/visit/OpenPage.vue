@@ -83,13 +83,7 @@ const tray = computed(
       blades: typedBlades(typed.ownBlades),
     },
 )
-const methods = computed(() =>
-  (Object.keys(methodNames) as Schemas['TurningMethod'][]).filter(
-    (m) =>
-      (m !== 'book' || !!engine.data.value?.type.bookStops.length) &&
-      (engine.data.value?.type.cycle !== 'twoStroke' || ['perCylinder', 'fewestStops', 'book', 'lobeAway'].includes(m)),
-  ),
-)
+const methods = computed(() => engine.data.value?.type.methods ?? [])
 /** What stands there is shown, also where it was typed before a reload. */
 const more = ref(!!typed.date || !!typed.besides.length)
 
