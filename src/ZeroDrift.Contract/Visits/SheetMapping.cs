@@ -21,6 +21,7 @@ public static class SheetMapping
         var points = visit.Points.Zip(visit.Work).Select(p => Point(visit, context, p.First, p.Second, before)).ToList();
         var order = visit.Context.Type.Order;
         var view = CrankView.Of(context.Type.Rotation);
+        var stops = new SheetStops(visit, context);
         return new SheetRecord
         {
             Method = visit.Method,
@@ -36,7 +37,7 @@ public static class SheetMapping
             Anticlockwise = view.Anticlockwise,
             ViewAssumed = view.Assumed,
             StandsDeg = visit.StandsAbout,
-            LobeAway = SheetStops.LobesAway(visit),
+            LobeAway = stops.LobesAway(),
             Marks = [.. visit.KnownMarks.Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap))],
             CycleDeg = order.Cycle.Degrees(),
             FiringOrder = order.Cylinders,
@@ -54,7 +55,7 @@ public static class SheetMapping
             TrayUnit = WrittenFigure.Name(visit.Tray?.Unit ?? Core.Lengths.LengthUnit.Millimetre),
             TraySet = visit.Tray?.SetId,
             ThinBlades = [.. (visit.Tray?.Blades ?? []).Zip(visit.Tray?.BladesMm ?? [], (blade, mm) => (blade, mm)).Where(b => ThinBlade.Is(b.mm)).Select(b => b.blade)],
-            Stops = [.. visit.Plan.Stops.Select((s, i) => SheetStops.Of(visit, context, s, i, points))],
+            Stops = [.. visit.Plan.Stops.Select((s, i) => stops.Of(s, i, points))],
             CannotSet = [.. visit.Plan.Turning.CannotSet.Select(p => new UnplacedPointResponse(p.Point.Cylinder, p.Point.Kind, p.MarginDeg, p.Reason))],
             Points = points,
         };

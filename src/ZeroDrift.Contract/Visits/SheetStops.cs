@@ -5,9 +5,12 @@ using ZeroDrift.Core.Visits;
 namespace ZeroDrift.Contract.Visits;
 
 /// <summary>The positions of a work sheet: stops with the proofs that fit, or what the lobes allow.</summary>
-internal static class SheetStops
+internal sealed class SheetStops(Visit visit, ContextRecord context)
 {
-    public static SheetStopRecord Of(Visit visit, ContextRecord context, PlannedStop stop, int index, List<SheetPointRecord> points)
+    private readonly IReadOnlyList<EngineMark> marks = visit.KnownMarks;
+    private readonly ProofCase proofs = Case(visit);
+
+    public SheetStopRecord Of(PlannedStop stop, int index, List<SheetPointRecord> points)
     {
         var own = points.Where(p => stop.Points.Contains(p.Label)).ToList();
         var proved = visit.Work.Where(p => stop.Points.Contains(p.Point.Label)).All(visit.IsProved);
@@ -23,12 +26,12 @@ internal static class SheetStops
         {
             TurnDeg = turn,
             ToolTurns = turn is { } deg ? Tool(deg) : null,
-            Marks = [.. from mark in visit.KnownMarks
+            Marks = [.. from mark in marks
                         let ahead = mark.After(turning.CrankDeg)
                         where Math.Abs(ahead) <= EngineMark.NearDeg
                         orderby Math.Abs(ahead)
                         select new StopMarkRecord(mark.Name, mark.Trap, ahead)],
-            Proofs = [.. CompressionProof.For(visit.Plan.Engine, turning.CrankDeg, Case(visit)).Select(p => new ProofRecord(p.Kind, p.Sentence))],
+            Proofs = [.. CompressionProof.For(visit.Plan.Engine, turning.CrankDeg, proofs).Select(p => new ProofRecord(p.Kind, p.Sentence))],
         };
 
         double Tool(double degrees) => BarringTool.For(degrees, context.Type.ToolTurnsPerCrankTurn);
@@ -46,10 +49,10 @@ internal static class SheetStops
         || (point.Found is null && visit.Context.Expected.TryGetValue(point.Point.Label, out var expected) && expected.ClearanceMm - 2 * expected.StandardUncertaintyMm <= 0.05));
 
     /// <summary>What is left, as the lobes allow it from where the crank stands.</summary>
-    internal static LobeAwayRecord? LobesAway(Visit visit)
+    public LobeAwayRecord? LobesAway()
     {
         if (visit is not { Method: TurningMethod.LobeAway, State: VisitState.Open, StandsAbout: { } crank }) return null;
-        var left = visit.Work.Where(p => visit.OwesFound(p) || visit.OwesLeft(p) || visit.WantsSetting(p)).Select(p => p.Point).ToList();
+        var left = visit.Work.Where(visit.HasWorkAt).Select(p => p.Point).ToList();
         var away = LobeAway.From(visit.Plan.Engine, crank, [.. left.Select(p => p.Ref)]);
         return new LobeAwayRecord(Labels(away.Here), away.Next?.TurnDeg, away.Next?.CrankDeg, Labels(away.Next?.Points ?? []));
 

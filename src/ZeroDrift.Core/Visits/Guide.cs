@@ -24,7 +24,7 @@ internal static class Guide
 
     private static NextTask? AtStop(Visit visit, PlannedStop stop)
     {
-        var open = Ordered(visit, stop).Where(p => Owes(visit, p)).ToList();
+        var open = Ordered(visit, stop).Where(visit.HasWorkAt).ToList();
         if (open.Count == 0) return null;
         var unmeasured = open.Find(visit.OwesFound);
         var point = visit.Setting == SettingOrder.StopFirst ? unmeasured ?? open[0] : open[0];
@@ -38,19 +38,14 @@ internal static class Guide
         return new NextTask(task, point.Point.Label, stop.CrankDeg);
     }
 
-    private static bool Owes(Visit visit, PointWork point)
-    {
-        if (visit.Opened!.Continues is not null && point.FoundBefore is null) return false;
-        return visit.OwesFound(point) || visit.OwesLeft(point) || visit.WantsSetting(point);
-    }
-
     /// <summary>In the order of the stop; with the lobes in sight the points that are clear now first, then those of the least further turn.</summary>
     private static IEnumerable<PointWork> Ordered(Visit visit, PlannedStop stop)
     {
         var work = visit.Work.ToDictionary(p => p.Point.Label);
         var here = stop.Points.Select(label => work[label]);
         if (visit.Method != TurningMethod.LobeAway || visit.StandsAbout is not { } crank) return here;
-        var engine = visit.Plan.Engine;
-        return here.OrderBy(p => LobeAway.From(engine, crank, [p.Point.Ref]) is { Here.Count: > 0 } ? 0 : LobeAway.From(engine, crank, [p.Point.Ref]).Next?.TurnDeg ?? 1e6);
+        return here.OrderBy(p => Turn(p.Point.Ref));
+
+        double Turn(LashRef point) => LobeAway.From(visit.Plan.Engine, crank, [point]) is var away && away.Here.Count > 0 ? 0 : away.Next?.TurnDeg ?? double.MaxValue;
     }
 }

@@ -255,6 +255,10 @@ public sealed class Visit
     public bool WantsSetting(PointWork point) =>
         State == VisitState.Open && point is { Found: { } found, Left: null, Said: null } && !OwesLeft(point) && Judge(found, point)?.Action == JudgedAction.Set;
 
+    /// <summary>Whether anything is left to do at a point: to measure, to set, or to say.</summary>
+    public bool HasWorkAt(PointWork point) =>
+        (fold.Opened!.Continues is null || point.FoundBefore is not null) && (OwesFound(point) || OwesLeft(point) || WantsSetting(point));
+
     /// <summary>Whether the position is proved for a point.</summary>
     public bool IsProved(PointWork point) => fold.IsProved(point.Point.Label);
 

@@ -14,3 +14,7 @@ export function mm(value: number): string {
 export function thou(value: number): string {
   return signed((value / mmPerThou).toFixed(1).replace(/\.0$/, ''))
 }
+
+/** How thick a blade is, from what is written on it. */
+export const bladeMm = (written: string, unit: string) =>
+  Number(written.replace(',', '.')) * (unit === 'thou' ? mmPerThou : 1)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize, useSwipe } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { mmPerThou } from '../../../shared/figures/lengths'
+import { bladeMm } from '../../../shared/figures/lengths'
 import { isTyping, useKeys } from '../../../shared/keys/keys'
 import BladeFeels from './BladeFeels.vue'
 import { feels } from './feels'
@@ -33,7 +33,7 @@ const stack = ref<string[]>([])
 const buckled = ref<string[] | null>(null)
 const cursor = ref<string | null>(null)
 
-const mm = (blade: string) => Number(blade.replace(',', '.')) * (props.unit === 'thou' ? mmPerThou : 1)
+const mm = (blade: string) => bladeMm(blade, props.unit)
 const count = computed(() => Math.max(3, Math.min(8, Math.floor((width.value || 560) / 47) - 1)))
 const rail = computed(() => railWindow(props.blades, mm, props.around, count.value, shift.value))
 watch(

@@ -138,9 +138,6 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
           p.sentence
         }}</BButton>
       </div>
-      <p v-if="sheet.method === 'book' && stop.roomBackDeg != null && stop.roomBackDeg < 0" class="complaint">
-        By the timing a valve of this stop is open here: check the list.
-      </p>
       <div class="below">
         <div v-if="stop.roomBackDeg != null && stop.roomForwardDeg != null">
           <h2 class="mb-1">Here the springs may roll it</h2>

@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
 import { hours } from '../../../shared/figures/hours'
-import { mmPerThou } from '../../../shared/figures/lengths'
+import { bladeMm } from '../../../shared/figures/lengths'
 import type { Figures } from '../../../shared/figures/useFigures'
 import type { Point, Sheet, Trial } from './useVisit'
 
@@ -10,7 +10,7 @@ import type { Point, Sheet, Trial } from './useVisit'
 const props = defineProps<{ sheet: Sheet; point: Point; figures: Figures; locked: boolean }>()
 defineEmits<{ tried: [trial: Trial] }>()
 
-const mm = (blade: string) => Number(blade.replace(',', '.')) * (props.sheet.trayUnit === 'thou' ? mmPerThou : 1)
+const mm = (blade: string) => bladeMm(blade, props.sheet.trayUnit)
 const screws = computed(() => ['screw', 'engine-brake screw'].includes(props.point.adjuster))
 /** The blade of the figure, where the tray has it. */
 const setBlade = computed(() => props.sheet.tray.find((b) => Math.abs(mm(b) - (props.point.setMm ?? -1)) < 1e-6))
