@@ -158,5 +158,11 @@ public sealed class SchoolsTests : IDisposable
         await twin.OpenAsync();
         var sheet = await SheetAsync();
         Assert.Equal(("rocking", "edgeToSet"), (sheet.GetProperty("method").GetString(), sheet.GetProperty("judging").GetString()));
+
+        // What is not named stays; what is emptied is gone.
+        var (_, same) = await server.SendAsync(HttpMethod.Put, $"/api/engine-types/{twin.TypeId}", new { judging = "window" });
+        Assert.Equal("cam bar", same.GetProperty("pins").GetString());
+        var (_, emptied) = await server.SendAsync(HttpMethod.Put, $"/api/engine-types/{twin.TypeId}", new { pins = "" });
+        Assert.Equal(JsonValueKind.Null, emptied.GetProperty("pins").ValueKind);
     }
 }

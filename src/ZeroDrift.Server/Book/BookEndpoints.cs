@@ -92,7 +92,7 @@ internal static class BookEndpoints
             type.JobHours = log.Changed("jobHours", type.JobHours, Given.InRange(request.JobHours, 0.25, 200, "jobHours", "The length of the job in hours") ?? type.JobHours);
             type.ColdMaxC = log.Changed("coldMaxC", type.ColdMaxC, Given.InRange(request.ColdMaxC, 0, 100, "coldMaxC", "The warmest that counts as cold") ?? type.ColdMaxC);
             type.DialConversion = log.Changed("dialConversion", type.DialConversion, Given.InRange(request.DialConversion, 0.01, 10, "dialConversion", "The dial's conversion") ?? type.DialConversion);
-            type.DialContact = log.Changed("dialContact", type.DialContact, Given.OptionalText(request.DialContact, "dialContact", "where the dial touches", 120) ?? type.DialContact);
+            type.DialContact = log.Changed("dialContact", type.DialContact, request.DialContact is null ? type.DialContact : Given.OptionalText(request.DialContact, "dialContact", "where the dial touches", 120));
             type.Order = log.Changed("order", type.Order, request.Order ?? type.Order);
             type.Setting = log.Changed("setting", type.Setting, request.Setting ?? type.Setting);
             type.Judging = log.Changed("judging", type.Judging, request.Judging ?? type.Judging);
@@ -100,7 +100,7 @@ internal static class BookEndpoints
             type.Measuring = log.Changed("measuring", type.Measuring, request.Measuring ?? type.Measuring);
             type.Spark = log.Changed("spark", type.Spark, request.Spark ?? type.Spark);
             type.Interference = log.Changed("interference", type.Interference, request.Interference ?? type.Interference);
-            type.Pins = log.Changed("pins", type.Pins, Given.OptionalText(request.Pins, "pins", "the lock pins or cam bars", 120) ?? type.Pins);
+            type.Pins = log.Changed("pins", type.Pins, request.Pins is null ? type.Pins : Given.OptionalText(request.Pins, "pins", "the lock pins or cam bars", 120));
             type.PulleyMm = log.Changed("pulleyMm", type.PulleyMm, Given.InRange(request.PulleyMm, 10, 5000, "pulleyMm", "The diameter of the pulley") ?? type.PulleyMm);
             type.SpeaksCamTurns = log.Changed("speaksCamTurns", type.SpeaksCamTurns, request.SpeaksCamTurns ?? type.SpeaksCamTurns);
             TypeFromRequest.Name(type, request.PointNames);

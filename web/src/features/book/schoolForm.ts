@@ -63,10 +63,11 @@ export const schoolRequest = (form: SchoolForm) => ({
   manner: form.manner,
   measuring: form.measuring,
   dialConversion: typedNumber(form.dialConversion) ?? null,
-  dialContact: form.dialContact.trim() || null,
+  // Emptied is said too: nothing given leaves what stands.
+  dialContact: form.dialContact.trim(),
   pointNames: namesOf(form.pointNames),
   bookStops: form.method === 'book' ? stopsOf(form.stops, form.stopUnit) : null,
-  pins: form.pins.trim() || null,
+  pins: form.pins.trim(),
   pulleyMm: typedNumber(form.pulley) ?? null,
   spark: form.spark,
   interference: form.interference,
