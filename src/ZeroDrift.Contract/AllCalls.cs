@@ -26,6 +26,7 @@ public static class AllCalls
         Call.Of<CreepRequest, CreepResponse>("creep", SettingCalls.Creep),
         Call.Of<MidLiftRequest, TurnsResponse>("mid-lift", SettingCalls.MidLift),
         Call.Of<ShimRequest, ShimChoice>("shim", SettingCalls.Shim),
+        Call.Of<ShimMarkRequest, ShimMark>("shim-mark", SettingCalls.Mark),
         Call.Of<PreloadRequest, TurnsResponse>("preload", SettingCalls.Preload),
         Call.Of<DriftRequest, DriftResponse>("drift", DriftCalls.Drift),
         Call.Of<ForecastRequest, ForecastResponse>("forecast", DriftCalls.Forecast),

@@ -52,6 +52,8 @@ namespace ZeroDrift.Contract;
 [JsonSerializable(typeof(TurnsResponse))]
 [JsonSerializable(typeof(ShimRequest))]
 [JsonSerializable(typeof(ShimChoice))]
+[JsonSerializable(typeof(ShimMarkRequest))]
+[JsonSerializable(typeof(ShimMark))]
 [JsonSerializable(typeof(PreloadRequest))]
 [JsonSerializable(typeof(DriftRequest))]
 [JsonSerializable(typeof(DriftResponse))]
@@ -89,7 +91,7 @@ public sealed partial class ContractJson : JsonSerializerContext
         Word<EngineCycle>(), Word<LashKind>(), Word<TurningMethod>(), Word<ValveState>(), Word<Feel>(), Word<VerdictState>(), Word<Because>(), Word<JudgedAction>(),
         Word<JudgingSchool>(), Word<MeasuringAim>(), Word<AdjusterWord>(), Word<DemandWord>(), Word<ShimAccess>(), Word<AdviceAction>(), Word<ScrewDirection>(), Word<LimitSide>(), Word<OutlookStage>(),
         Word<JobKind>(), Word<VisitState>(), Word<NextDo>(), Word<PointOutcome>(), Word<SpecCondition>(), Word<StepList>(), Word<Counting>(), Word<MachineKind>(), Word<ReadingStage>(),
-        Word<SettingOrder>(), Word<PointOrder>(), Word<SettingManner>(), Word<MeasuringMeans>(), Word<FigureSource>(), Word<CrankEnd>(), Word<ProofKind>(), Word<StartState>(), Word<ShimKnownBy>(),
+        Word<SettingOrder>(), Word<PointOrder>(), Word<SettingManner>(), Word<MeasuringMeans>(), Word<FigureSource>(), Word<CrankEnd>(), Word<ProofKind>(), Word<StartState>(), Word<ShimKnownBy>(), Word<BookLetters>(), Word<KitSort>(),
     ];
 
     private static JsonStringEnumConverter<T> Word<T>() where T : struct, Enum => new(JsonNamingPolicy.CamelCase, allowIntegerValues: false);

@@ -14,6 +14,7 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<EngineTypeRow> EngineTypes => Set<EngineTypeRow>();
     public DbSet<LashPointRow> LashPoints => Set<LashPointRow>();
     public DbSet<SpecRevisionRow> SpecRevisions => Set<SpecRevisionRow>();
+    public DbSet<EngineFigureRow> EngineFigures => Set<EngineFigureRow>();
     public DbSet<EngineRow> Engines => Set<EngineRow>();
     public DbSet<MeterReadingRow> MeterReadings => Set<MeterReadingRow>();
     public DbSet<VisitRow> Visits => Set<VisitRow>();

@@ -107,6 +107,7 @@ api.MapPlaces();
 api.MapInstruments();
 api.MapBook();
 api.MapEngines();
+api.MapOwnFigures();
 api.MapDrift();
 api.MapMeters();
 api.MapHours();
@@ -116,6 +117,7 @@ api.MapJobs();
 api.MapPlan();
 api.MapPlanSettings();
 api.MapVisits();
+api.MapRecordFiles();
 api.MapLogbook();
 
 await using (var scope = app.Services.CreateAsyncScope())

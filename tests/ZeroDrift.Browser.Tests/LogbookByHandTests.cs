@@ -55,7 +55,7 @@ public sealed class LogbookByHandTests : IDisposable
         screen.See("valve was found tight and not set");
         screen.Driver.FindElement(By.TagName("body")).SendKeys("/");
         screen.Keys("lomvi");
-        screen.See("3 of 18 engines");
+        screen.See("3 of 26 engines");
         screen.Keys(Keys.Enter);
         screen.See("against engine hours");
         screen.Driver.FindElement(By.TagName("body")).SendKeys("?");

@@ -143,6 +143,7 @@ public sealed class OverheadByHandTests : IDisposable
         screen.Fill("Cylinders from the FRONT", "1 2");
         screen.Fill("Points along each head", "I E I E");
         screen.See("1 on compression, 2 rocks.");
+        screen.Choose("Set with", "locknut at the valve");
         screen.Fill("Screw pitch", "1");
         screen.Choose("Runs", "clockwise");
         screen.Choose("seen from, and barred from", "the front");
@@ -191,7 +192,7 @@ public sealed class OverheadByHandTests : IDisposable
         screen.See(heading);
         screen.Wait(20, $"every line of '{heading}' ticked", () =>
         {
-            var open = screen.Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault();
+            var open = screen.Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault(e => e.Displayed);
             if (open is null) return true;
             open.Click();
             return false;

@@ -82,7 +82,7 @@ public sealed class Screen : IDisposable
         See(heading);
         Wait(20, $"every line of '{heading}' ticked", () =>
         {
-            var open = Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault();
+            var open = Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault(e => e.Displayed);
             if (open is null) return true;
             open.Click();
             ticks++;
@@ -118,6 +118,7 @@ public sealed class Screen : IDisposable
     {
         Fill("Firing order", "1 3 4 2");
         Fill("Points along each head", "E I I E E I I E");
+        Choose("Set with", "locknut at the valve");
         Fill("Screw pitch", "1");
         Choose("Runs", "clockwise");
         Choose("seen from, and barred from", "the front");

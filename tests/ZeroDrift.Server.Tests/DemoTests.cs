@@ -39,7 +39,7 @@ public sealed class DemoTests : IDisposable
     {
         var rows = (await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray().ToDictionary(r => r.GetProperty("name").GetString()!);
 
-        Assert.Equal(18, rows.Count);
+        Assert.Equal(26, rows.Count);
         Assert.Equal("4E", rows["Skarv · port main"].GetProperty("findings")[0].GetProperty("point").GetString());
         Assert.Equal("loose", rows["Verge mower 1"].GetProperty("findings")[0].GetProperty("state").GetString());
         Assert.Equal("drift", rows["Skarv · starboard main"].GetProperty("decides").GetProperty("rule").GetString());
@@ -48,6 +48,41 @@ public sealed class DemoTests : IDisposable
         Assert.NotEqual(JsonValueKind.Null, rows["Lorry 4"].GetProperty("openOverheadId").ValueKind);
         var mower = await server.GetAsync($"/api/engines/{rows["Lorry 2"].GetProperty("engineId").GetString()}");
         Assert.True(mower.GetProperty("totalHours").GetDouble() > mower.GetProperty("row").GetProperty("shownHours").GetDouble() + 1000);
+    }
+
+    [Fact]
+    public async Task New_gaskets_make_an_opening_dearer_so_that_it_pays_to_wait_longer()
+    {
+        async Task<(double Hours, string Type)> LomviAsync()
+        {
+            var row = (await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray().First(r => r.GetProperty("name").GetString() == "Lomvi · port main");
+            Assert.Equal("drift", row.GetProperty("decides").GetProperty("rule").GetString());
+            return (row.GetProperty("decides").GetProperty("hours").GetDouble(), (await server.GetAsync($"/api/engines/{row.GetProperty("engineId").GetString()}")).GetProperty("type").GetProperty("id").GetString()!);
+        }
+        var before = await LomviAsync();
+        await server.PutAsync($"/api/engine-types/{before.Type}", new { gasketHours = 4.5, why = "new every time" });
+        Assert.True((await LomviAsync()).Hours > before.Hours);
+    }
+
+    [Fact]
+    public async Task Every_valvetrain_of_the_trade_has_an_engine_with_its_own_book_and_a_signed_record()
+    {
+        var types = (await server.GetAsync("/api/engine-types")).EnumerateArray().Where(t => t.GetProperty("engines").GetInt32() > 0).Select(t => t.GetProperty("id").GetString()).ToList();
+        var styles = new HashSet<string>();
+        foreach (var id in types)
+        {
+            var type = await server.GetAsync($"/api/engine-types/{id}");
+            Assert.NotEmpty(type.GetProperty("kit").EnumerateArray());
+            foreach (var point in type.GetProperty("points").EnumerateArray()) styles.Add(point.GetProperty("adjuster").GetString()! + (point.GetProperty("bridgeScrew").GetBoolean() ? " with a screw" : ""));
+            if (type.GetProperty("cycle").GetString() == "twoStroke") styles.Add("two-stroke");
+            if (type.GetProperty("pastTdcDeg").ValueKind == JsonValueKind.Number) styles.Add("past TDC");
+            if (type.GetProperty("letters").GetString() == "einlassAuslass") styles.Add("E and A");
+        }
+        Assert.Superset(
+            new HashSet<string> { "screwAtValve", "screwAtPushrod", "bridgeScrew", "bridgeScrew with a screw", "injectorScrew", "brakeScrew", "followerScrew", "eccentricShaft", "shimOnTop", "shimUnderBucket", "puck", "hydraulicPreload", "two-stroke", "past TDC", "E and A" },
+            styles);
+        var signed = (await server.GetAsync("/api/visits?open=false&take=200")).GetProperty("visits").EnumerateArray().Select(v => v.GetProperty("engineName").GetString()).ToHashSet();
+        Assert.Superset(new HashSet<string?> { "Lorry 5", "Works van", "Lorry 6", "Island quad", "Hedge cutter", "Quay pump set", "Work boat", "Snow blower" }, signed);
     }
 
     [Fact]

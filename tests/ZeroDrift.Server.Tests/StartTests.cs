@@ -107,7 +107,7 @@ public sealed class StartTests : IDisposable
             using var next = new BuiltServer(own, "--demo");
             Assert.True(await next.IsReadyAsync(), next.Said);
             using var client = next.Client;
-            Assert.Equal(18, (await client.GetFromJsonAsync<JsonElement>("/api/due")).GetProperty("engines").GetArrayLength());
+            Assert.Equal(26, (await client.GetFromJsonAsync<JsonElement>("/api/due")).GetProperty("engines").GetArrayLength());
         }
     }
 

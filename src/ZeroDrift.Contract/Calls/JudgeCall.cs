@@ -25,7 +25,7 @@ public static class JudgeCall
             request.Expected.StandardUncertaintyMm ?? 0.02);
         var known = reading ?? Reading.Nothing;
         var next = NextTry.Of(request.TrayMm ?? [], trials, known, gap, request.Aim, expected, request.School);
-        var judged = reading is null ? Judgement.Open(true) : gap is null ? Judgement.Open(next is not null) : Judgement.Of(reading, trials, gap, request.School, next is not null);
+        var judged = reading is null ? Judgement.Open(true) : gap is null ? Judgement.Open(next is not null) : Judgement.Of(reading, trials, gap, request.School, next is not null, Given.InRange(request.SameWithinMm, 0, 5, "sameWithinMm", "How near is near enough") ?? Judgement.DefaultSameWithinMm);
         return new JudgeResponse(
             judged.State, judged.OnFigure, judged.Because, judged.Side, MeasuringCalls.Of(known),
             gap is null ? null : new WindowResponse(gap.Window.MinMm, gap.Window.MaxMm, gap.SetMm),

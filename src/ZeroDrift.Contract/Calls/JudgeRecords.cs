@@ -20,6 +20,9 @@ public sealed record JudgeRequest
     public JudgingSchool School { get; init; }
     public ExpectedRequest? Expected { get; init; }
     public string? Unit { get; init; }
+
+    /// <summary>Where all are brought to one figure: how near is near enough, mm.</summary>
+    public double? SameWithinMm { get; init; }
 }
 
 public sealed record WindowResponse(double MinMm, double MaxMm, double? SetMm);

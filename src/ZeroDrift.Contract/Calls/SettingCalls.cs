@@ -50,6 +50,8 @@ public static class SettingCalls
         request.SizesMm,
         request.ShimPerClearance ?? 1);
 
+    public static ShimMark Mark(ShimMarkRequest request) => ShimMark.Read(Given.Text(request.Written, "written", "the thickness as it is marked or called", 40), request.SizesMm ?? []);
+
     public static TurnsResponse Preload(PreloadRequest request) => new(request.TravelTurns is { } turns
         ? LifterPreload.FromTurns(Turns.Of(turns, "travelTurns", "The plunger travel"), request.Fraction ?? 0.5)
         : LifterPreload.FromTravel(

@@ -52,7 +52,7 @@ public sealed record OwnFeelRecord(Guid Person, double SdMm);
 
 public sealed record PersonRecord(Guid Id, string Name, string Initials);
 
-public sealed record StepRecord(string Step, StepList List, string Text, string? Asks, string? Point, double? CrankDeg, Counting? Counts, string? Pair, string? ByStarter = null);
+public sealed record StepRecord(string Step, StepList List, string Text, string? Asks, string? Point, double? CrankDeg, Counting? Counts, string? Pair, string? ByStarter = null, JobKind? OnlyJob = null);
 
 /// <summary>What the record expects of a point, with the rate that lies behind it.</summary>
 public sealed record ExpectedRecord(string Point, double? ClearanceMm, double? StandardUncertaintyMm, double? MmPer1000h, double? StandardErrorMmPer1000h, double? BeforeMm, double? BeforeHours, double? AimMm = null, double? AimGainHours = null)
@@ -107,11 +107,41 @@ public sealed record ContextTypeRecord
 
     /// <summary>The book counts turns of the cam.</summary>
     public bool SpeaksCamTurns { get; set; }
+
+    /// <summary>Timing of a uniflow two-stroke; null where the book gives none.</summary>
+    public UniflowTiming? Uniflow { get; init; }
+
+    /// <summary>Measured this far past TDC.</summary>
+    public PastTdc? PastTdc { get; init; }
+
+    /// <summary>The letters of its book.</summary>
+    public BookLetters Letters { get; set; }
+
+    /// <summary>Where all are brought to one figure: how near is near enough, mm.</summary>
+    public double SameWithinMm { get; set; } = Judgement.DefaultSameWithinMm;
+
+    /// <summary>A hot figure holds for so many minutes since the engine stopped.</summary>
+    public double? HotMinutes { get; init; }
+
+    /// <summary>Minutes to the second pass over points set by amount.</summary>
+    public double? SecondPassMinutes { get; init; }
+
+    /// <summary>Its bridges leave room for a narrow blade only.</summary>
+    public bool NarrowBlade { get; set; }
+
+    /// <summary>Some books set it with the engine running; guided here is the still method beside it.</summary>
+    public bool RunningMethod { get; set; }
+
+    /// <summary>Fasteners with their torques.</summary>
+    public IReadOnlyList<Fastener> Fasteners { get; set; } = [];
 }
 
-public sealed record ContextPointRecord(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, int Bank, int Along, AdjusterRequest Adjuster, bool Bridge, string? BookName = null);
+public sealed record ContextPointRecord(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, int Bank, int Along, AdjusterRequest Adjuster, bool Bridge, string? BookName = null, bool BridgeScrew = false);
 
 public sealed record ContextDemandsRecord(Guid RevisionId, string Revision, string Source, DateOnly Date, SpecCondition Condition, IReadOnlyList<PointDemandRecord> Points);
 
 /// <summary>What is asked of one point: in millimetres as derived, and in the book's own writing.</summary>
-public sealed record PointDemandRecord(string Point, AdviceDemandRequest Demand, string Written, bool FleetTolerance, string? Unit = null);
+public sealed record PointDemandRecord(string Point, AdviceDemandRequest Demand, string Written, bool FleetTolerance, string? Unit = null, OwnFigureRecord? Own = null);
+
+/// <summary>Why an engine carries a figure of its own over its type's.</summary>
+public sealed record OwnFigureRecord(string Who, string Why, string Source, DateOnly Date);

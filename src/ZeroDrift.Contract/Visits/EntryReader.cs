@@ -67,7 +67,7 @@ public static class EntryReader
             "partChanged" => Part(f, id, at, by, device),
             "answered" => new Answered(f.Word<VisitQuestion>("question"), f.Word<VisitAnswer>("answer"), f.Texts("points", MostPoints)) { Id = id, At = at, By = by, Device = device },
             "marked" => new Marked(f.Text("name", "what the mark is called", 60), f.Number("crankDeg", -7200, 7200, "where the mark comes up"), f.OptionalFlag("trap") ?? false) { Id = id, At = at, By = by, Device = device },
-            "noted" => new Noted(f.OptionalText("point", 40), f.Text("text", "the note"), Photo(f)) { Id = id, At = at, By = by, Device = device },
+            "noted" => new Noted(f.OptionalText("point", 40), f.Text("text", "the note"), Photo(f)) { Customer = f.OptionalText("customer", 100), Id = id, At = at, By = by, Device = device },
             "paused" => new Paused { Id = id, At = at, By = by, Device = device },
             "resumed" => new Resumed { Id = id, At = at, By = by, Device = device },
             "undone" => new Undone(f.Id("entry")) { Id = id, At = at, By = by, Device = device },

@@ -55,6 +55,14 @@ public static class SheetMapping
             TrayUnit = WrittenFigure.Name(visit.Tray?.Unit ?? Core.Lengths.LengthUnit.Millimetre),
             TraySet = visit.Tray?.SetId,
             ThinBlades = [.. (visit.Tray?.Blades ?? []).Zip(visit.Tray?.BladesMm ?? [], (blade, mm) => (blade, mm)).Where(b => ThinBlade.Is(b.mm)).Select(b => b.blade)],
+            StoppedAt = visit.StoppedAt,
+            HotMinutes = visit.Context.HotMinutes,
+            NarrowBlade = context.Type.NarrowBlade,
+            RunningMethod = context.Type.RunningMethod,
+            SecondPassMinutes = context.Type.SecondPassMinutes,
+            Letters = context.Type.Letters.SpeltOut(),
+            NotLookedAt = visit.NotLookedAt,
+            PastTdc = context.Type.PastTdc,
             Stops = [.. visit.Plan.Stops.Select((s, i) => stops.Of(s, i, points))],
             CannotSet = [.. visit.Plan.Turning.CannotSet.Select(p => new UnplacedPointResponse(p.Point.Cylinder, p.Point.Kind, p.MarginDeg, p.Reason))],
             Points = points,
@@ -80,6 +88,7 @@ public static class SheetMapping
 
     private static SheetPointRecord Point(Visit visit, ContextRecord context, PointView view, PointWork work, Visit? before)
     {
+        var own = context.Points.First(p => p.Label == view.Point);
         var gap = view.Demand as Demand.Gap;
         var demand = context.Demands.FirstOrDefault(d => d.Revision == visit.Demands?.Revision && d.Condition == visit.Demands?.Condition)?.Points.FirstOrDefault(p => p.Point == view.Point);
         var expected = context.Expected.FirstOrDefault(e => e.Point == view.Point);
@@ -97,7 +106,7 @@ public static class SheetMapping
             : default;
         var finer = ahead is not null && work.Left is null && IsWorthFiner(ahead, gap!.Window, work, view, expected!, context.NextVisitHours, share);
         var mayBeSet = owesLeft || (visit.State == VisitState.Open && work is { Found: not null, Left: null });
-        var advice = mayBeSet && !owesFound && view.Demand is { } asked ? Advised(visit, context, work, asked, view) : null;
+        var advice = mayBeSet && (!owesFound || visit.IsByAmount(work)) && view.Demand is { } asked ? Advised(visit, context, work, asked, view) : null;
         var aimAt = finer ? MeasuringAim.Figure : MeasuringAim.Decide;
         var creep = work.Point.Adjuster is Adjuster.Screw or Adjuster.BrakeScrew && gap is not null ? Creep(visit, work) : null;
         return new SheetPointRecord
@@ -115,7 +124,7 @@ public static class SheetMapping
             FleetTolerance = gap?.FleetTolerance ?? false,
             SpecWritten = demand?.Written,
             SpecUnit = demand?.Unit,
-            BookName = context.Points.FirstOrDefault(p => p.Label == view.Point)?.BookName,
+            BookName = own.BookName,
             FirstBlade = owesFound && !visit.IsByAmount(work) ? readings.First(work, aimAt) : null,
             BeforeLock = readings.Of(work, work.KeptAt(ReadingStage.BeforeLock).LastOrDefault()),
             BeforeLockDraft = readings.Of(work, work.Growing(ReadingStage.BeforeLock)),
@@ -132,6 +141,8 @@ public static class SheetMapping
             ExpectedMm = visit.State == VisitState.Open ? expected?.ClearanceMm : null,
             Found = readings.Of(work, work.Found),
             Left = readings.Of(work, work.Left),
+            Claimed = readings.Of(work, work.Readings.LastOrDefault(r => r.Stage == ReadingStage.Claimed)),
+            ClaimedBy = work.Readings.LastOrDefault(r => r.Stage == ReadingStage.Claimed)?.Figure?.ClaimedBy,
             FoundDraft = readings.Of(work, work.Growing(ReadingStage.AsFound), aimAt),
             LeftDraft = readings.Of(work, work.Growing(ReadingStage.AsLeft)),
             Outcome = view.Outcome,
@@ -146,20 +157,30 @@ public static class SheetMapping
             AimOffMm = aim?.AimMm,
             AimOffHours = aim?.AimGainHours,
             WorthFiner = finer,
-            FittedShim = work.Shims.Count > 0 ? work.Shims[^1].Thickness : null,
+            Shim = ShimOf(work),
             Adjuster = work.Point.Adjuster.Word,
+            AdjusterKind = own.Adjuster.Kind!.Value,
+            Locks = work.Point.Adjuster.HasLocknut,
+            LockTorque = context.Type.Fasteners.FirstOrDefault(f => f.TorqueNm is not null && f.Locks(work.Point.Kind))?.Said,
+            Bridge = work.Point.Bridge is not null,
+            BridgeScrew = work.Point.Bridge?.OwnScrew ?? false,
+            AmountSaid = work.Said is { Amount: { } said } ? $"{said} {work.Said.Unit}" : null,
+            ContactSaid = work.Said?.Contact,
+            Pass = work.Said?.Pass,
+            SaidAt = work.Said?.At,
+            Own = demand?.Own,
             Corrected = [.. Corrected(visit, work, before)],
         };
     }
 
     private static Advice? Advised(Visit visit, ContextRecord context, PointWork work, Demand asked, PointView view)
     {
-        var fitted = work.Shims.Count > 0 ? Core.Lengths.Length.Parse(work.Shims[^1].Thickness, work.Shims[^1].Unit).Millimetres : (double?)null;
         var creep = Creep(visit, work) is { CreepMm: { } mm } known && visit.Schools.Manner != SettingManner.BladeIn ? new LocknutCreep(mm, known.Pairs) : null;
         var toFigure = view.Verdict == Core.Judging.VerdictState.InWindow || visit.Judge(work.Found, work)?.Side is not null;
         try
         {
-            return Advice.For(work.Point.Adjuster, asked, (view.Left ?? view.Found)?.Value, fitted, creep, visit.Tray?.Unit ?? LengthUnit.Millimetre, toFigure);
+            var reading = work.Point.Adjuster is Adjuster.Shim ? work.GapWithShim?.ValueOrNothing() ?? view.Found?.Value : (view.Left ?? view.Found)?.Value;
+            return Advice.For(work.Point.Adjuster, asked, reading, work.ShimNowMm, creep, visit.Tray?.Unit ?? LengthUnit.Millimetre, toFigure);
         }
         catch (BadInputException bad)
         {
@@ -167,6 +188,20 @@ public static class SheetMapping
             return new Advice(AdviceAction.MeasureOn, null, null, null, bad.Message);
         }
     }
+
+    private static SheetShimRecord? ShimOf(PointWork work) => work.Point.Adjuster is not Adjuster.Shim shim ? null : new SheetShimRecord
+    {
+        Access = shim.Access,
+        SizesMm = shim.SizesMm,
+        Found = Read(work.ShimFound),
+        Now = Read(work.ShimNow),
+        Mark = work.ShimMark?.Thickness,
+        NowMm = work.ShimNowMm,
+        Fitted = work.Fitted is not null,
+        IsTrial = work is { Fitted: not null, Left: null } && work.Found?.ValueOrNothing() is { EstimateMm: null, LowerMm: null } && !work.KeptAt(ReadingStage.BeforeLock).Any(),
+    };
+
+    private static ShimReadRecord? Read(ShimRead? shim) => shim is null ? null : new ShimReadRecord(shim.Thickness, WrittenFigure.Name(shim.Unit), shim.How);
 
     /// <summary>What is known of the locknuts of whoever found the point.</summary>
     private static LearnedCreep? Creep(Visit visit, PointWork work) => visit.Context.Creep.GetValueOrDefault(work.Found?.Kept?.By ?? visit.Opened!.By) ?? new LearnedCreep(0, null);

@@ -43,6 +43,7 @@ internal sealed class SheetReadings(Visit visit)
             NextBlade = next,
             TrendBlade = grows && next is null && work.Trials.Count > 0 ? Next(point, work.Trials, value, gap, MeasuringAim.Figure) : null,
             KeptEntry = work.Kept?.Id,
+            MinutesSinceStop = visit.StoppedAt is { } stopped && (work.Kept?.At ?? Last(work).At) is var at && at >= stopped ? Math.Round((at - stopped).TotalMinutes) : null,
             LastEntry = work.LastEntry,
             Complaint = complaint,
             Surprise = grows && work.Stage == ReadingStage.AsFound ? visit.DoubtOf(work)?.Sentence() : null,

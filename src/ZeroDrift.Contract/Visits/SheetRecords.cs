@@ -43,6 +43,9 @@ public sealed record SheetReadingRecord
     /// <summary>Why it is looked at again before it is kept: it is not what the record expects, or no clearance of this engine.</summary>
     public string? Surprise { get; init; }
 
+    /// <summary>Measured hot: minutes since the engine stopped.</summary>
+    public double? MinutesSinceStop { get; init; }
+
     /// <summary>What a written figure was read off.</summary>
     public FigureSource? With { get; init; }
 
@@ -82,6 +85,9 @@ public sealed record SheetPointRecord
     public double? ExpectedMm { get; init; }
     public SheetReadingRecord? Found { get; init; }
     public SheetReadingRecord? Left { get; init; }
+    /// <summary>What somebody else says it was left at, beside what is found.</summary>
+    public SheetReadingRecord? Claimed { get; init; }
+    public string? ClaimedBy { get; init; }
     public SheetReadingRecord? FoundDraft { get; init; }
     public SheetReadingRecord? LeftDraft { get; init; }
 
@@ -128,10 +134,57 @@ public sealed record SheetPointRecord
     /// <summary>The figure that lasts longest, and the hours it gives the engine.</summary>
     public double? AimOffMm { get; init; }
     public double? AimOffHours { get; init; }
-    public string? FittedShim { get; init; }
+
+    /// <summary>The shim there, where it is set by one.</summary>
+    public SheetShimRecord? Shim { get; init; }
     public required string Adjuster { get; init; }
+    public required AdjusterWord AdjusterKind { get; init; }
+
+    /// <summary>Something is locked after setting.</summary>
+    public required bool Locks { get; init; }
+
+    /// <summary>Its locknut with its torque, as the book gives it.</summary>
+    public string? LockTorque { get; init; }
+
+    /// <summary>One rocker drives two valves over a bridge; with a screw of its own it is set first.</summary>
+    public bool Bridge { get; init; }
+    public bool BridgeScrew { get; init; }
+
+    /// <summary>What was said of a point set by amount.</summary>
+    public string? AmountSaid { get; init; }
+    public string? ContactSaid { get; init; }
+    public int? Pass { get; init; }
+    public DateTimeOffset? SaidAt { get; init; }
+
+    /// <summary>A figure of this engine over its type's.</summary>
+    public OwnFigureRecord? Own { get; init; }
     public required IReadOnlyList<CorrectedFigureRecord> Corrected { get; init; }
 }
+
+/// <summary>The shim at a point: mark and measurement are two figures.</summary>
+public sealed record SheetShimRecord
+{
+    public required ShimAccess Access { get; init; }
+    public required IReadOnlyList<double> SizesMm { get; init; }
+
+    /// <summary>As found.</summary>
+    public ShimReadRecord? Found { get; init; }
+
+    /// <summary>There now.</summary>
+    public ShimReadRecord? Now { get; init; }
+
+    /// <summary>What is printed on it, where it was read beside its measurement.</summary>
+    public string? Mark { get; init; }
+    public double? NowMm { get; init; }
+
+    /// <summary>Another shim was fitted here.</summary>
+    public bool Fitted { get; init; }
+
+    /// <summary>The one fitted is there to give a gap to measure; the right one is worked out from it.</summary>
+    public bool IsTrial { get; init; }
+}
+
+public sealed record ShimReadRecord(string Thickness, string Unit, ShimKnownBy How);
 
 /// <summary>Limits and figure as a dial on the rocker shows them, in its own unit.</summary>
 public sealed record DialRecord(string Unit, double Min, double Max, double From, double To, string Sentence);
@@ -208,6 +261,23 @@ public sealed record SheetRecord
 
     /// <summary>Blades so thin that they buckle at a right drag.</summary>
     public required IReadOnlyList<string> ThinBlades { get; init; }
+
+    /// <summary>When the engine was stopped, where it is measured hot, and how long its hot figure holds.</summary>
+    public DateTimeOffset? StoppedAt { get; init; }
+    public double? HotMinutes { get; init; }
+
+    public bool NarrowBlade { get; init; }
+    public bool RunningMethod { get; init; }
+    public double? SecondPassMinutes { get; init; }
+
+    /// <summary>The book's letters, spelt out.</summary>
+    public required string Letters { get; init; }
+
+    /// <summary>Cylinders that nobody looked at.</summary>
+    public required IReadOnlyList<int> NotLookedAt { get; init; }
+
+    /// <summary>Piston travel past TDC, mm, at which this engine is measured.</summary>
+    public PastTdc? PastTdc { get; init; }
     public required IReadOnlyList<SheetStopRecord> Stops { get; init; }
     public required IReadOnlyList<UnplacedPointResponse> CannotSet { get; init; }
     public required IReadOnlyList<SheetPointRecord> Points { get; init; }

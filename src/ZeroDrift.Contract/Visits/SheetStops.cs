@@ -21,7 +21,7 @@ internal sealed class SheetStops(Visit visit, ContextRecord context)
             return new SheetStopRecord(index, null, 0, 0, null, null, sign, null, null, proved, done, stop.Points) { Proofs = [], Marks = [] };
         }
         var turn = visit.StandsAbout?.ForwardTo(turning.CrankDeg);
-        return new SheetStopRecord(index, turning.CrankDeg, turning.TurnFromPreviousDeg, Tool(turning.TurnFromPreviousDeg), turning.CompressionCylinder, turning.RockingCylinder, turning.Sign,
+        return new SheetStopRecord(index, turning.CrankDeg, turning.TurnFromPreviousDeg, Tool(turning.TurnFromPreviousDeg), turning.CompressionCylinder ?? visit.Plan.Engine.StopOf(turning.CrankDeg), turning.RockingCylinder, turning.Sign,
             turning.Set.Min(p => p.RoomBackDeg), turning.Set.Min(p => p.RoomForwardDeg), proved, done, stop.Points)
         {
             TurnDeg = turn,

@@ -51,6 +51,18 @@ public sealed record JudgedLaterRecord(string Revision, string Source, DateOnly 
 
 public sealed record JudgedPointRecord(string Point, VerdictState State, string Written);
 
+/// <summary>A part changed or machined.</summary>
+public sealed record PartRecord(Guid Entry, IReadOnlyList<string> Points, int? Cylinder, bool Whole, string Part, string Why, double? CutMm, Guid By, DateTimeOffset At);
+
+/// <summary>A note, with a picture by its hash; with a customer it is the customer's remark, and the picture a signature.</summary>
+public sealed record NoteRecord(Guid Entry, string? Point, string Text, string? Photo, string? Customer, Guid By, DateTimeOffset At);
+
+/// <summary>What was said at a step: what was seen, or how many parts.</summary>
+public sealed record SaidStepRecord(string Step, string Said);
+
+/// <summary>The book has a newer revision than the one judged by.</summary>
+public sealed record NewerRevisionRecord(string Revision, string Source, DateOnly Date);
+
 /// <summary>A visit folded: what a screen shows.</summary>
 public sealed record VisitRecord
 {
@@ -75,6 +87,13 @@ public sealed record VisitRecord
     public SwappedRecord? Swapped { get; init; }
     public SignedRecord? Signed { get; init; }
     public JudgedLaterRecord? JudgedLater { get; init; }
+    public NewerRevisionRecord? NewerRevision { get; init; }
+    public required IReadOnlyList<PartRecord> Parts { get; init; }
+    public required IReadOnlyList<NoteRecord> Notes { get; init; }
+    public required IReadOnlyList<SaidStepRecord> SaidSteps { get; init; }
+
+    /// <summary>Opened on a bench: no hours, no stops.</summary>
+    public required bool Bench { get; init; }
     public string? ContextId { get; init; }
     public string? ContextAsked { get; init; }
     public ContextRecord? Context { get; init; }
@@ -103,6 +122,10 @@ public sealed record VisitRecord
         Doubt = visit is { State: VisitState.Open, Doubt: { } doubt } ? new VisitDoubtRecord(doubt.ShiftMm, doubt.StandardDeviations, doubt.Points) : null,
         Swapped = visit is { State: VisitState.Open, Swapped: { } pair } ? new SwappedRecord(pair.First, pair.Second) : null,
         Signed = visit.Signed is { } s ? new SignedRecord(s.By, s.At, s.Remark) : null,
+        Bench = visit.Opened.Bench,
+        Parts = [.. visit.Parts.Select(p => new PartRecord(p.Id, p.Points, p.Cylinder, p.Whole, p.Part, p.Why, p.CutMm, p.By, p.At))],
+        Notes = [.. visit.Notes.Select(n => new NoteRecord(n.Id, n.Point, n.Text, n.Photo, n.Customer, n.By, n.At))],
+        SaidSteps = [.. visit.Context.Steps.Select(s => (s.Key, Said: visit.SaidAt(s.Key))).Where(s => s.Said is not null).Select(s => new SaidStepRecord(s.Key, s.Said!))],
         ContextAsked = null,
     };
 }

@@ -43,6 +43,9 @@ public abstract record Adjuster
     /// <summary>The word in a sentence.</summary>
     public string Word => Match(_ => "screw", _ => "eccentric shaft", _ => "shim", _ => "hydraulic lifter", _ => "injector screw", _ => "engine-brake screw");
 
+    /// <summary>Something is locked after setting, and may drag the setting round.</summary>
+    public bool HasLocknut => Match(_ => true, _ => true, _ => false, lifter => !lifter.SelfLocking, _ => true, _ => true);
+
     /// <summary>Screw and locknut.</summary>
     /// <param name="Place">Where it sits.</param>
     /// <param name="PitchMm">Thread pitch, above 0 to 10 mm.</param>

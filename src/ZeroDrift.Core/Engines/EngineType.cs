@@ -33,6 +33,12 @@ public sealed record EngineType
     /// <summary>The school the book or the fleet follows.</summary>
     public TurningMethod Method { get; init; } = TurningMethod.TwoStop;
 
+    /// <summary>Measured this far past TDC, where a compression release asks for it.</summary>
+    public PastTdc? PastTdc { get; init; }
+
+    /// <summary>The letters of its book; its labels follow them.</summary>
+    public BookLetters Letters { get; init; }
+
     /// <summary>The book's own stops; empty where it has none.</summary>
     public IReadOnlyList<BookStop> BookStops { get; init; } = [];
 }

@@ -4,25 +4,37 @@ namespace ZeroDrift.Core.Engines;
 
 /// <summary>
 /// Reads how lash points sit along the heads: "1 3 5 7 / 2 4 6 8" for the cylinders of each bank from the front, and
-/// "E I I E E I I E" for the points along one bank (or one list a bank, parted by /). I intake, E exhaust, J injector, B engine brake.
+/// "E I I E E I I E" for the points along one bank (or one list a bank, parted by /). I intake, E exhaust, J injector, B engine brake; on heads
+/// lettered in German E intake and A exhaust (<see cref="BookLetters"/>).
 /// </summary>
 public static class HeadLayout
 {
     private const int MostPointsPerCylinder = 6;
 
     /// <summary>The lash points, front to back, bank by bank. A bank's points are shared out evenly among its cylinders.</summary>
-    /// <exception cref="BadInputException">Field <c>banks</c>: a cylinder missing, repeated or unknown. Field <c>layout</c>: another letter, or a number of points the cylinders cannot share.</exception>
-    public static IReadOnlyList<LashPoint> Parse(string? banks, string? layout, FiringOrder order, AdjusterKind adjuster, AdjusterFigures? figures = null)
+    /// <param name="banks">Cylinders of each bank.</param>
+    /// <param name="layout">Letters along each bank.</param>
+    /// <param name="order">The firing order.</param>
+    /// <param name="adjuster">What sets the valves.</param>
+    /// <param name="figures">What the adjusters are made of.</param>
+    /// <param name="letters">The book's letters; null where the layout itself must tell.</param>
+    /// <exception cref="BadInputException">Field <c>banks</c>: a cylinder missing, repeated or unknown. Field <c>layout</c>: another letter, or a number of points the cylinders cannot share. Field <c>letters</c>: an E could be either.</exception>
+    public static IReadOnlyList<LashPoint> Parse(string? banks, string? layout, FiringOrder order, AdjusterKind adjuster, AdjusterFigures? figures = null, BookLetters? letters = null)
     {
         var heads = Banks(banks, order);
+        var told = letters ?? Letters(layout, order.Cycle);
         var rows = (layout ?? "").Split('/', StringSplitOptions.TrimEntries);
         if (rows.Length != 1 && rows.Length != heads.Count)
             throw new BadInputException("layout", $"Give one list of points for all banks, or one for each of the {heads.Count}, parted by /.");
         var points = new List<LashPoint>();
         for (var bank = 0; bank < heads.Count; bank++)
-            points.AddRange(Along(heads[bank], Kinds(rows[rows.Length == 1 ? 0 : bank]), bank, adjuster, figures ?? new AdjusterFigures(null)));
+            points.AddRange(Along(heads[bank], Kinds(rows[rows.Length == 1 ? 0 : bank], told), bank, adjuster, figures ?? new AdjusterFigures(null), told));
         return points;
     }
+
+    /// <summary>The letters a layout is written in.</summary>
+    /// <exception cref="BadInputException">Field <c>letters</c>: its E could be either.</exception>
+    public static BookLetters Letters(string? layout, EngineCycle cycle) => BookLetterNames.Told(layout ?? "", cycle, "layout") ?? throw new BadInputException("letters", BookLetterNames.Ask);
 
     private static List<List<int>> Banks(string? text, FiringOrder order)
     {
@@ -46,25 +58,19 @@ public static class HeadLayout
         return banks;
     }
 
-    private static List<LashKind> Kinds(string row)
+    private static List<LashKind> Kinds(string row, BookLetters letters)
     {
         var kinds = new List<LashKind>();
         foreach (var letter in row.ToUpperInvariant())
         {
             if (letter is ' ' or ',' or '-') continue;
-            kinds.Add(letter switch
-            {
-                'I' => LashKind.Intake,
-                'E' => LashKind.Exhaust,
-                'J' => LashKind.Injector,
-                'B' => LashKind.EngineBrake,
-                _ => throw new BadInputException("layout", $"'{letter}' is not a lash point; write I for intake, E for exhaust, J for injector, B for engine brake."),
-            });
+            kinds.Add(letters.KindOf(letter) ?? throw new BadInputException("layout",
+                $"'{letter}' is not a lash point; write {letters.Letter(LashKind.Intake)} for intake, {letters.Letter(LashKind.Exhaust)} for exhaust, J for injector, B for engine brake."));
         }
         return kinds;
     }
 
-    private static IEnumerable<LashPoint> Along(List<int> cylinders, List<LashKind> kinds, int bank, AdjusterKind adjuster, AdjusterFigures figures)
+    private static IEnumerable<LashPoint> Along(List<int> cylinders, List<LashKind> kinds, int bank, AdjusterKind adjuster, AdjusterFigures figures, BookLetters letters)
     {
         var each = kinds.Count / cylinders.Count;
         if (each < 1 || each > MostPointsPerCylinder || each * cylinders.Count != kinds.Count)
@@ -76,7 +82,7 @@ public static class HeadLayout
             var twins = own.Count(k => k == kinds[along]);
             var before = own.Take(along % each).Count(k => k == kinds[along]);
             var place = twins == 1 ? null : twins == 2 ? (before == 0 ? "front" : "rear") : (before + 1).ToString(CultureInfo.InvariantCulture);
-            var label = $"{cylinder}{kinds[along].Letter()}{(place is null ? "" : " " + place)}";
+            var label = $"{cylinder}{letters.Letter(kinds[along])}{(place is null ? "" : " " + place)}";
             var kind = For(kinds[along], adjuster);
             yield return new LashPoint(label, cylinder, kinds[along], place, kind.With(figures), bank, along, kind == AdjusterKind.BridgeScrew ? new Bridge(false) : null);
         }

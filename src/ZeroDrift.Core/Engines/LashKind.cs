@@ -16,18 +16,9 @@ public enum LashKind
     EngineBrake,
 }
 
-/// <summary>Short and long names as they are spoken.</summary>
+/// <summary>Names as they are spoken; the letters are the book's (<see cref="BookLetters"/>).</summary>
 public static class LashKinds
 {
-    /// <summary>The letter behind the cylinder number: 4E, 2I.</summary>
-    public static string Letter(this LashKind kind) => kind switch
-    {
-        LashKind.Intake => "I",
-        LashKind.Exhaust => "E",
-        LashKind.Injector => "J",
-        _ => "B",
-    };
-
     /// <summary>The word in a sentence.</summary>
     public static string Word(this LashKind kind) => kind switch
     {

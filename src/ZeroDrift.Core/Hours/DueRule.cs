@@ -24,6 +24,9 @@ public enum DueRule
     /// <summary>Somebody promised to look again.</summary>
     FollowUp,
 
+    /// <summary>Built with the cold figure, the book has it set again hot after break-in.</summary>
+    ResetHot,
+
     /// <summary>The engine's book gives no interval and nothing is known to drift.</summary>
     Nothing,
 }
@@ -41,7 +44,8 @@ public sealed record DueAnswer(DueRule Rule, double? Hours, DateOnly? Date);
 /// <param name="LastHours">Total hours at the last overhead or build.</param>
 /// <param name="LastDate">Its day.</param>
 /// <param name="LastWasBuild">It was a build or rebuild, so the first check counts.</param>
-public sealed record BookClock(EngineHours? BookHours, int? BookMonths, EngineHours? FirstCheckHours, EngineHours LastHours, DateOnly LastDate, bool LastWasBuild);
+/// <param name="ResetHotHours">After a build it is set again hot, so many hours later; null where the book does not ask.</param>
+public sealed record BookClock(EngineHours? BookHours, int? BookMonths, EngineHours? FirstCheckHours, EngineHours LastHours, DateOnly LastDate, bool LastWasBuild, EngineHours? ResetHotHours = null);
 
 /// <summary>
 /// When the next overhead is due: the earliest of book hours, book months, drift and a finding that says now. Drift may bring the day
@@ -98,14 +102,17 @@ public sealed record Due(DueAnswer Decides, IReadOnlyList<DueAnswer> Others, dou
             if ((first ?? book.BookHours) is { } interval)
             {
                 bookLeft = book.LastHours + interval - hoursNow;
-                answers.Add(new DueAnswer(first is null ? DueRule.BookHours : DueRule.FirstCheck, bookLeft, DayFor(bookLeft.Value)));
+                answers.Add(In(bookLeft.Value, first is null ? DueRule.BookHours : DueRule.FirstCheck));
             }
+            if (book.LastWasBuild && book.ResetHotHours is { } hot) answers.Add(In(book.LastHours + hot - hoursNow, DueRule.ResetHot));
             if (book.BookMonths is { } months) answers.Add(new DueAnswer(DueRule.BookMonths, null, book.LastDate.AddMonths(months)));
         }
         if (answers.Count == 0) answers.Add(new DueAnswer(DueRule.Nothing, null, null));
         var sorted = answers.OrderBy(a => a.Date ?? DateOnly.MaxValue).ThenBy(a => a.Rule).ToList();
         var ahead = sorted[0].Rule is DueRule.Drift or DueRule.Finding && bookLeft is { } left ? left - sorted[0].Hours : null;
         return new Due(sorted[0], sorted[1..], ahead);
+
+        DueAnswer In(double hoursLeft, DueRule rule) => new(rule, hoursLeft, DayFor(hoursLeft));
 
         // Hours already overrun are dated back at the present use, so that the longest overdue stands first.
         DateOnly? DayFor(double hoursLeft) => hoursLeft >= 0

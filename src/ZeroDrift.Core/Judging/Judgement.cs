@@ -42,6 +42,9 @@ public enum JudgingSchool
 
     /// <summary>The set blade alone decides.</summary>
     OneFigure,
+
+    /// <summary>Every cylinder is brought to the same figure, so that all breathe alike: set unless near enough to it.</summary>
+    SameFigure,
 }
 
 /// <summary>
@@ -58,6 +61,9 @@ public sealed record Judgement(VerdictState? State, bool OnFigure, Because? Beca
     /// <summary>A blade this near a figure is that figure, mm.</summary>
     public const double SameMm = 1e-6;
 
+    /// <summary>Near enough to the same figure where nobody says how near, mm: a hundredth either way (common practice, no source).</summary>
+    public const double DefaultSameWithinMm = 0.01;
+
     /// <summary>Not judged: nothing in the book to judge by, or nothing measured.</summary>
     public static Judgement Open(bool aBladeTellsMore) => new(null, false, null, aBladeTellsMore ? JudgedAction.MeasureOn : JudgedAction.Yours, null);
 
@@ -67,7 +73,8 @@ public sealed record Judgement(VerdictState? State, bool OnFigure, Because? Beca
     /// <param name="gap">What the book asks.</param>
     /// <param name="school">How this mechanic judges.</param>
     /// <param name="aBladeTellsMore">Whether a blade of the tray can still tell more.</param>
-    public static Judgement Of(Reading reading, IReadOnlyList<BladeTrial> trials, Demand.Gap gap, JudgingSchool school = JudgingSchool.Window, bool aBladeTellsMore = false)
+    /// <param name="sameWithinMm">Where all are brought to one figure: how near is near enough.</param>
+    public static Judgement Of(Reading reading, IReadOnlyList<BladeTrial> trials, Demand.Gap gap, JudgingSchool school = JudgingSchool.Window, bool aBladeTellsMore = false, double sameWithinMm = DefaultSameWithinMm)
     {
         var (state, because) = Stands(reading, trials, gap.Window);
         var onFigure = because == Judging.Because.Touch && state == VerdictState.InWindow && gap.SetMm is { } set && Drags(trials).Any(mm => Same(mm, set));
@@ -76,11 +83,15 @@ public sealed record Judgement(VerdictState? State, bool OnFigure, Because? Beca
         var action = state switch
         {
             VerdictState.Tight or VerdictState.Loose => JudgedAction.Set,
-            VerdictState.InWindow => onEdge && !onFigure ? JudgedAction.Set : JudgedAction.Leave,
+            VerdictState.InWindow => (onEdge && !onFigure) || IsApart(reading, gap, school, sameWithinMm) ? JudgedAction.Set : JudgedAction.Leave,
             _ => aBladeTellsMore ? JudgedAction.MeasureOn : JudgedAction.Yours,
         };
         return new Judgement(state, onFigure, because, action, null);
     }
+
+    /// <summary>In its window, but further from the one figure than is near enough; a bracket by its middle.</summary>
+    private static bool IsApart(Reading reading, Demand.Gap gap, JudgingSchool school, double withinMm) =>
+        school == JudgingSchool.SameFigure && gap.SetMm is { } figure && reading.EstimateMm is { } mm && Math.Abs(mm - figure) > withinMm + SameMm;
 
     /// <summary>Whether a reading is decided: tight, loose or in its window.</summary>
     public bool IsDecided => State is VerdictState.Tight or VerdictState.Loose or VerdictState.InWindow;

@@ -44,10 +44,10 @@ public static class CompressionProof
     /// <summary>The proofs at a stop, the surest first; none where no cylinder is at TDC on compression there.</summary>
     public static IReadOnlyList<OfferedProof> For(TurningEngine engine, CrankAngle stop, ProofCase facts)
     {
-        if (engine.CompressionAt(stop) is not { } cylinder) return [];
+        if (engine.StopOf(stop) is not { } cylinder) return [];
         var proofs = new List<OfferedProof>();
         var fourStroke = engine.Order.Cycle == EngineCycle.FourStroke;
-        if (engine.RockingAt(stop) is { } companion && companion != cylinder) proofs.Add(new(ProofKind.Companion, $"{companion} rocks: its exhaust closes as its intake opens."));
+        if (engine.RockingAt(stop.After(-engine.PastTdcDeg)) is { } companion && companion != cylinder) proofs.Add(new(ProofKind.Companion, $"{companion} rocks: its exhaust closes as its intake opens."));
         if (!facts.IsBuild && facts.MayBeClosedUp?.Contains(cylinder) != true) proofs.Add(new(ProofKind.RockersLoose, fourStroke ? $"Both rockers of {cylinder} are loose." : $"The rockers of {cylinder} are loose."));
         if (facts.CamsInSight) proofs.Add(new(ProofKind.LobesSeen, $"The lobes of {cylinder} are seen to point away."));
         if (fourStroke) proofs.Add(new(ProofKind.IntakeJustClosed, $"{cylinder} intake opened and closed just before the mark came up."));

@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Engines;
+
 namespace ZeroDrift.Core.Turning;
 
 /// <summary>
@@ -25,6 +27,15 @@ public static class PistonTravel
         // A rod of exactly half the stroke lets s reach 0 at BDC, where every angle fits the relation; BDC is meant.
         if (s < 1e-12) return 180;
         return Math.Acos(Math.Clamp((r * r + s * s - rodMm * rodMm) / (2 * r * s), -1, 1)) * 180 / Math.PI;
+    }
+
+    /// <summary>A stop past TDC, with its crank angle where stroke and rod are known.</summary>
+    /// <exception cref="BadInputException">A figure outside its range, or only one of stroke and rod.</exception>
+    public static PastTdc Past(double travelMm, double? strokeMm, double? rodMm)
+    {
+        Require.Above(travelMm, 0, strokeMm ?? 5000, "pastTdcMm", "The piston travel past TDC", "mm");
+        if (strokeMm is null != rodMm is null) throw new BadInputException(strokeMm is null ? "strokeMm" : "rodMm", "Give stroke and rod both, so that the crank angle can be worked out, or neither.");
+        return new PastTdc(travelMm, strokeMm, rodMm, strokeMm is { } stroke && rodMm is { } rod ? ToCrankAngle(stroke, rod, travelMm) : 0);
     }
 
     private static double Radius(double strokeMm, double rodMm)

@@ -14,6 +14,7 @@ internal static class StopSign
         if (compression is not null && rocking is not null) return $"{compression} on compression, {rocking} rocks.";
         if (compression is not null) return $"{compression} at TDC on compression{Seen(engine, angle)}.";
         if (rocking is not null) return $"{rocking} rocks, on overlap{Seen(engine, angle)}.";
+        if (engine.PastTdcDeg > 0 && engine.StopOf(angle) is { } past) return $"{past} is {engine.PastTdcDeg:0}° past its TDC on compression, its release off.";
         return Turning(engine, angle);
     }
 

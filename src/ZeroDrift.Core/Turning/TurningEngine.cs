@@ -23,6 +23,9 @@ public sealed class TurningEngine
     /// <summary>The firing order with its angles.</summary>
     public FiringOrder Order { get; }
 
+    /// <summary>Each cylinder's own stop lies this far past its TDC, degrees; 0 unless a compression release asks for it.</summary>
+    public double PastTdcDeg { get; init; }
+
     /// <summary>720 or 360 degrees.</summary>
     public double Cycle { get; }
 
@@ -31,15 +34,16 @@ public sealed class TurningEngine
     /// <param name="timing">Valve timing at the seat, each figure −180 to 360°.</param>
     /// <param name="rampGuardDeg">0 to 180°.</param>
     /// <param name="furtherLifts">More lift intervals, by kind, local degrees.</param>
+    /// <param name="pastTdcDeg">Each cylinder's own stop lies this far past its TDC.</param>
     /// <exception cref="BadInputException">Timing or guard outside their range, or a valve open for the whole cycle.</exception>
-    public static TurningEngine FourStroke(FiringOrder order, ValveTiming timing, double rampGuardDeg = ValveTiming.DefaultRampGuardDeg, IReadOnlyList<(LashKind Kind, double From, double To)>? furtherLifts = null)
+    public static TurningEngine FourStroke(FiringOrder order, ValveTiming timing, double rampGuardDeg = ValveTiming.DefaultRampGuardDeg, IReadOnlyList<(LashKind Kind, double From, double To)>? furtherLifts = null, double pastTdcDeg = 0)
     {
         Guard(rampGuardDeg);
         Event(timing.IvoBtdc, "ivoBtdc");
         Event(timing.IvcAbdc, "ivcAbdc");
         Event(timing.EvoBbdc, "evoBbdc");
         Event(timing.EvcAtdc, "evcAtdc");
-        return new TurningEngine(order, Lifts, rampGuardDeg);
+        return new TurningEngine(order, Lifts, rampGuardDeg) { PastTdcDeg = pastTdcDeg };
 
         IEnumerable<(LashKind, double, double)> Lifts(double guard)
         {
@@ -88,6 +92,9 @@ public sealed class TurningEngine
 
     /// <summary>The cylinder exactly at TDC compression here, or null.</summary>
     public int? CompressionAt(CrankAngle crank) => CylinderAt(crank);
+
+    /// <summary>The cylinder whose own stop this is: at TDC compression, or the set way past it; null where it is nobody's.</summary>
+    public int? StopOf(CrankAngle crank) => CylinderAt(crank.After(-PastTdcDeg));
 
     /// <summary>The cylinder whose valves are on overlap here: 360° from its own compression, within 1e-6°. Null where none is, and on a two-stroke, which has no overlap.</summary>
     public int? RockingAt(CrankAngle crank) => Order.Cycle == EngineCycle.TwoStroke ? null : CylinderAt(crank.After(360));

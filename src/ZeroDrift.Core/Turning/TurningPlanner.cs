@@ -99,8 +99,10 @@ public static class TurningPlanner
 
     private static TurningPlan OwnCompression(TurningEngine engine, IReadOnlyList<LashRef> points, int start, TurningMethod method)
     {
+        // Rocking is seen at the TDC itself; going by the cylinder's own mark one goes on until its release is off.
+        var past = method == TurningMethod.PerCylinder ? engine.PastTdcDeg : 0;
         var wanted = FiringOrderFrom(engine, start)
-            .Select(cylinder => (engine.Order.FiresAt(cylinder), points.Where(p => p.Cylinder == cylinder)));
+            .Select(cylinder => (engine.Order.FiresAt(cylinder).After(past), points.Where(p => p.Cylinder == cylinder)));
         return AtGivenStops(engine, wanted, method);
     }
 

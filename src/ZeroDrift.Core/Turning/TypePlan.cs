@@ -8,7 +8,7 @@ public static class TypePlan
     /// <summary>The type as the turning planner sees it.</summary>
     /// <exception cref="BadInputException">Timing that cannot be.</exception>
     public static TurningEngine Turning(this EngineType type) => type.Order.Cycle == EngineCycle.FourStroke
-        ? TurningEngine.FourStroke(type.Order, type.Timing, type.RampGuardDeg)
+        ? TurningEngine.FourStroke(type.Order, type.Timing, type.RampGuardDeg, pastTdcDeg: type.PastTdc?.Degrees ?? 0)
         : TurningEngine.Uniflow(type.Order, type.Uniflow, type.RampGuardDeg);
 
     /// <summary>The plan for the type's own points and method, or another method where the mechanic prefers one; lobe away has no stops.</summary>

@@ -33,17 +33,37 @@ public static class Cautions
         return list;
     }
 
-    /// <summary>Both lists as steps of a visit.</summary>
-    public static IReadOnlyList<VisitStep> Steps(MachineKind machine) =>
-        [.. MakeSafe(machine).Select(c => new VisitStep(c.Key, StepList.MakeSafe, c.Text) { ByStarter = c.ByStarter }), .. CloseUp().Select(c => new VisitStep(c.Key, StepList.CloseUp, c.Text))];
+    /// <summary>The steps of a visit: the cautions of the machine round the steps of the type.</summary>
+    /// <param name="machine">What it sits in.</param>
+    /// <param name="type">The type.</param>
+    /// <param name="own">The type's steps.</param>
+    /// <param name="kit">What it takes; its torques stand again where they are tightened.</param>
+    public static IReadOnlyList<VisitStep> Steps(MachineKind machine, EngineType type, IReadOnlyList<TypeStep> own, KitFacts kit)
+    {
+        var steps = own.SelectMany(s => s.Of(type)).ToList();
+        return
+        [
+            .. MakeSafe(machine).Select(c => new VisitStep(c.Key, StepList.MakeSafe, c.Text) { ByStarter = c.ByStarter }),
+            .. Kit.Of(type, kit).Select((line, i) => new VisitStep($"kit-{i + 1}", StepList.Kit, line.Text)),
+            .. steps.Where(s => s.List != StepList.CloseUp).OrderBy(s => s.List),
+            .. CloseUp(type, kit.Fasteners).Select(c => new VisitStep(c.Key, StepList.CloseUp, c.Text)),
+            .. steps.Where(s => s.List == StepList.CloseUp),
+        ];
+    }
 
-    /// <summary>After the last point.</summary>
-    public static IReadOnlyList<Caution> CloseUp() =>
-    [
-        new("rockers", "Every rocker shaken: none rattles, none rocks with the blade in."),
-        new("locknuts", "Every locknut torqued to the book."),
-        new("tools", "Every tool, blade, plug and small part accounted for."),
-        new("gaskets", "Gaskets and covers on, torqued to the book, no more."),
-        new("run", "Lock-outs off, engine run, listened to, looked round for leaks."),
-    ];
+    /// <summary>After the last point. A head without rockers or locknuts is not asked about them.</summary>
+    public static IReadOnlyList<Caution> CloseUp(EngineType type, IReadOnlyList<Fastener> fasteners)
+    {
+        var list = new List<Caution>();
+        if (type.Points.Any(p => p.Adjuster is not Adjuster.Shim)) list.Add(new("rockers", type.Points.Any(p => p.Adjuster is Adjuster.Hydraulic)
+            ? "Every rocker shaken: none rattles."
+            : "Every rocker shaken: none rattles, none rocks with the blade in."));
+        if (type.Points.Any(p => p.Adjuster.HasLocknut)) list.Add(new("locknuts", $"Every locknut torqued to the book{Torques(fasteners.Where(f => f.IsLocknut))}."));
+        list.Add(new("tools", "Every tool, blade, plug and small part accounted for."));
+        list.Add(new("gaskets", $"Gaskets and covers on; seals that turn oiled, those that sit still wiped dry; torqued to the book, no more{Torques(fasteners.Where(f => !f.IsLocknut))}."));
+        list.Add(new("run", "Lock-outs off, engine run, listened to, looked round for leaks."));
+        return list;
+    }
+
+    private static string Torques(IEnumerable<Fastener> fasteners) => fasteners.Where(f => f.TorqueNm is not null).Select(f => f.Said).ToList() is { Count: > 0 } torques ? ": " + string.Join(", ", torques) : "";
 }

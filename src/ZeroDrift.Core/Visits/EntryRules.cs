@@ -28,7 +28,7 @@ internal static class EntryRules
                 StartStateSeen e => Known(fold, [e.Point]),
                 Kept e => Keep(fold, e),
                 Dropped e => !fold.Readings.TryGetValue(e.Reading, out var reading) ? new Refusal(RefusalCode.EntryUnknown) : reading.Kept is null ? null : new Refusal(RefusalCode.RestsOn),
-                OutcomeSaid e => Known(fold, [e.Point]),
+                OutcomeSaid e => Known(fold, [e.Point]) ?? Fit(e),
                 PartChanged e => Known(fold, e.Points) ?? (e.Cylinder is { } c && !fold.Context.Type.Order.Has(c) ? Malformed("cylinder", $"Cylinder {c} is not on this engine of {fold.Context.Type.Order.Count}.") : null),
                 Answered e => Known(fold, e.Points),
                 Noted e => e.Point is null ? null : Known(fold, [e.Point]),
@@ -92,7 +92,8 @@ internal static class EntryRules
     {
         if (fold.Context.Steps.FirstOrDefault(s => s.Key == e.Step) is not { } step) return new Refusal(RefusalCode.StepUnknown) { Steps = [e.Step] };
         if (!e.On && step.List == StepList.MakeSafe && fold.HasFigure) return new Refusal(RefusalCode.RestsOn) { Steps = [e.Step] };
-        if (e.On && step.Counts is not null && Owed.Count(e.Said) is null) return Malformed("said", "Say how many parts: a whole number.");
+        // Nothing said is no part out, and none in.
+        if (e is { On: true, Said: not null } && step.Counts is not null && Owed.Count(e.Said) is null) return Malformed("said", "Say how many parts: a whole number.");
         return null;
     }
 
@@ -130,11 +131,20 @@ internal static class EntryRules
         return null;
     }
 
-    private static Refusal? Shim(ShimRead e)
+    private static Refusal? Shim(ShimRead e) => Thickness("thickness", e.Thickness, e.Unit);
+
+    private static Refusal? Fit(OutcomeSaid e)
     {
-        var mm = Lengths.Length.Parse(e.Thickness, e.Unit, "thickness").Millimetres;
-        return mm is > 0 and <= Require.ThickestMm ? null : Malformed("thickness", $"{e.Thickness} is no thickness of a shim; above 0 to 25 mm is taken. Check the unit.");
+        if (e.Outcome != PointOutcome.ShimFitted) return null;
+        var unit = e.Unit is { } word ? Lengths.Length.ParseUnit(word, "unit") : Lengths.LengthUnit.Millimetre;
+        return Thickness("old", e.Old, unit) ?? Thickness("new", e.New, unit);
     }
+
+    /// <summary>A shim is a thickness, above 0 to 25 mm.</summary>
+    private static Refusal? Thickness(string field, string? written, Lengths.LengthUnit unit) =>
+        written is null || Lengths.Length.Parse(written, unit, field).Millimetres is > 0 and <= Require.ThickestMm
+            ? null
+            : Malformed(field, $"{written} is no thickness of a shim; above 0 to 25 mm is taken. Check the unit.");
 
     private static Refusal? Keep(VisitFold fold, Kept e)
     {

@@ -4,27 +4,33 @@ using ZeroDrift.Core.Turning;
 namespace ZeroDrift.Core.Visits;
 
 /// <summary>
-/// Leads through a visit: lists, condition, then stop by stop. Skipping around is allowed; the guide returns to the first thing left. Whether a
+/// Leads through a visit: make safe, condition, covers, preliminaries, then stop by stop, then closing up. Skipping around is allowed; the guide returns to the first thing left. Whether a
 /// whole stop is measured before the first point is set, or each point finished before the next, is the visit's own choice.
 /// </summary>
 internal static class Guide
 {
     public static NextTask Next(Visit visit)
     {
-        if (!visit.Opened!.Bench && Unticked(visit, StepList.MakeSafe) is { } safe) return new NextTask(NextDo.Step, Step: safe);
+        if (!visit.Opened!.Bench && Unticked(visit, StepList.MakeSafe) is { } safe) return new NextTask(NextDo.Step, Step: safe.Key);
         if (visit.Condition is null) return new NextTask(NextDo.Condition);
+        if (Unticked(visit, StepList.Covers) is { } cover) return new NextTask(NextDo.Step, Step: cover.Key);
+        if (Unticked(visit, StepList.Stop) is { } first) return new NextTask(NextDo.Step, CrankDeg: first.CrankDeg, Step: first.Key);
+        // Where a shim is dear to change, the whole engine is measured before the first comes out.
+        if (visit.Setting == SettingOrder.StopFirst && visit.Work.Any(p => p.Point.Adjuster is Adjuster.Shim))
+            foreach (var stop in visit.Plan.Stops)
+                if (AtStop(visit, stop, visit.OwesFound) is { } unmeasured) return unmeasured;
         foreach (var stop in visit.Plan.Stops)
-            if (AtStop(visit, stop) is { } task) return task;
-        return visit.Context.Steps.FirstOrDefault(s => !visit.IsTicked(s.Key) && s.List != StepList.MakeSafe && s.Point is null) is { } step
-            ? new NextTask(NextDo.Step, Step: step.Key)
+            if (AtStop(visit, stop, visit.HasWorkAt) is { } task) return task;
+        return (Unticked(visit, StepList.BeforeCloseUp) ?? Unticked(visit, StepList.CloseUp)) is { } last
+            ? new NextTask(NextDo.Step, Step: last.Key)
             : new NextTask(NextDo.Sign);
     }
 
-    private static string? Unticked(Visit visit, StepList list) => visit.Context.Steps.FirstOrDefault(s => s.List == list && !visit.IsTicked(s.Key))?.Key;
+    private static VisitStep? Unticked(Visit visit, StepList list) => visit.Context.Steps.FirstOrDefault(s => s.List == list && visit.Asks(s) && !visit.IsTicked(s.Key));
 
-    private static NextTask? AtStop(Visit visit, PlannedStop stop)
+    private static NextTask? AtStop(Visit visit, PlannedStop stop, Func<PointWork, bool> hasWork)
     {
-        var open = Ordered(visit, stop).Where(visit.HasWorkAt).ToList();
+        var open = Ordered(visit, stop).Where(hasWork).ToList();
         if (open.Count == 0) return null;
         var unmeasured = open.Find(visit.OwesFound);
         var point = visit.Setting == SettingOrder.StopFirst ? unmeasured ?? open[0] : open[0];
@@ -32,6 +38,9 @@ internal static class Guide
             return new NextTask(visit.CrankDeg is { } here && StopPlan.Same(here, angle) ? NextDo.Prove : NextDo.Bar, point.Point.Label, angle);
         // With the lobes in sight the valve itself is seen to be free, and that proves it.
         if (visit.Method == TurningMethod.LobeAway && !visit.Opened!.Bench && !visit.IsByAmount(point) && !visit.IsProved(point)) return new NextTask(NextDo.Prove, point.Point.Label);
+        // A step at a point comes before its as-left.
+        if (!visit.OwesFound(point) && visit.Context.Steps.FirstOrDefault(s => s.Point == point.Point.Label && visit.Asks(s) && !visit.IsTicked(s.Key)) is { } own)
+            return new NextTask(NextDo.Step, point.Point.Label, stop.CrankDeg, own.Key);
         var task = visit.OwesFound(point) ? NextDo.Measure
             : point.Said?.Outcome == PointOutcome.Set || point.Growing(ReadingStage.AsLeft) is not null ? NextDo.MeasureAgain
             : NextDo.Set;

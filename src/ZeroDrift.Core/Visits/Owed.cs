@@ -62,11 +62,18 @@ internal static class Owed
         return fold.Opened.Job is JobKind.Overhead or JobKind.Build ? [.. fold.Points] : [.. fold.Points.Where(p => p.IsBegun)];
     }
 
-    private static bool IsAsked(VisitFold fold, VisitStep step)
+    /// <summary>
+    /// Whether the signature waits for a step. The kit list is for the road, not for the record; a step at a point belongs to its as-left, so
+    /// that a point left alone asks none.
+    /// </summary>
+    public static bool IsAsked(VisitFold fold, VisitStep step)
     {
-        if (step.List == StepList.MakeSafe && fold.Opened!.Bench) return false;
-        return step.Point is null || fold.Opened!.Job is JobKind.Overhead or JobKind.Build || fold.PointOf(step.Point) is { IsBegun: true };
+        if (!step.IsAskedIn(fold.Opened!.Job) || (step.List == StepList.MakeSafe && fold.Opened.Bench)) return false;
+        return step.Point is null || (fold.PointOf(step.Point) is { } point && IsSet(point));
     }
+
+    /// <summary>An as-left was taken, or said to be.</summary>
+    private static bool IsSet(PointWork point) => point.Left is not null || point.Said?.Outcome is PointOutcome.Set or PointOutcome.ByTheBook or PointOutcome.ShimFitted;
 
     private static List<string> Uncounted(VisitFold fold)
     {

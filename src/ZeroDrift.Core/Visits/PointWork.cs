@@ -1,4 +1,5 @@
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Lengths;
 
 namespace ZeroDrift.Core.Visits;
 
@@ -14,7 +15,7 @@ public sealed class PointWork
     public StartStateSeen? Start { get; internal set; }
 
     /// <summary>What was last said of it.</summary>
-    public OutcomeSaid? Said { get; internal set; }
+    public OutcomeSaid? Said { get; private set; }
 
     /// <summary>Every reading not given up, in the order it was begun.</summary>
     public IReadOnlyList<ReadingWork> Readings => readings;
@@ -22,10 +23,36 @@ public sealed class PointWork
     /// <summary>Shims seen, in order.</summary>
     public IReadOnlyList<ShimRead> Shims => shims;
 
+    /// <summary>The shim that was there: by micrometer before what is printed on it.</summary>
+    public ShimRead? ShimFound => Best(shims.Where(s => s.Stage != ReadingStage.AsLeft));
+
+    /// <summary>The shim that is there now.</summary>
+    public ShimRead? ShimNow => Best(shims.Skip(fittedAt).Where(s => s.Stage == ReadingStage.AsLeft)) ?? (fittedAt == 0 ? ShimFound : null);
+
+    /// <summary>What is printed on the shim there now, where it was read beside its measurement.</summary>
+    public ShimRead? ShimMark => ShimNow is { } now ? shims.FindLast(s => s.How == ShimKnownBy.Printed && s.Stage == now.Stage) : null;
+
+    /// <summary>Its thickness, mm: what was read of it, else what was said to be fitted.</summary>
+    public double? ShimNowMm => ShimNow is { } now ? Length.Parse(now.Thickness, now.Unit).Millimetres
+        : Fitted is { New: { } fitted } said ? Length.Parse(fitted, said.Unit is { } unit ? Length.ParseUnit(unit) : ShimFound?.Unit ?? LengthUnit.Millimetre, "new").Millimetres
+        : null;
+
+    /// <summary>The last shim said to be fitted.</summary>
+    public OutcomeSaid? Fitted { get; private set; }
+
+    /// <summary>
+    /// What a shim is worked out from: the gap measured with the shim that is there now, also where that is only there to give a gap to measure.
+    /// </summary>
+    public ReadingWork? GapWithShim => Left ?? (Fitted is not null ? KeptAt(ReadingStage.BeforeLock).LastOrDefault() : null) ?? Found;
+
+    /// <summary>A shim fitted last in the list wins; a printed size gives way to a measured one.</summary>
+    private static ShimRead? Best(IEnumerable<ShimRead> read) => read.ToList() is { Count: > 0 } all ? all.FindLast(s => s.How != ShimKnownBy.Printed) ?? all[^1] : null;
+
     /// <summary>Another visit found it, and this one finishes it.</summary>
     public FigureView? FoundBefore { get; internal set; }
 
     private readonly List<ReadingWork> readings = [];
+    private int fittedAt;
     private readonly List<ShimRead> shims = [];
 
     /// <summary>Kept readings of a stage, in the order they were kept.</summary>
@@ -52,4 +79,13 @@ public sealed class PointWork
     internal void Drop(ReadingWork reading) => readings.Remove(reading);
 
     internal void Add(ShimRead shim) => shims.Add(shim);
+
+    internal void Say(OutcomeSaid said)
+    {
+        Said = said;
+        if (said.Outcome != PointOutcome.ShimFitted) return;
+        // What was read of the shim before is another shim's.
+        Fitted = said;
+        fittedAt = shims.Count;
+    }
 }

@@ -68,10 +68,10 @@ public sealed class ReadingWork
     }
 
     /// <summary>The judgement of it; null where there is nothing to judge by or nothing said.</summary>
-    public Judgement? Judge(Demand.Gap? gap, JudgingSchool school = JudgingSchool.Window)
+    public Judgement? Judge(Demand.Gap? gap, JudgingSchool school = JudgingSchool.Window, double sameWithinMm = Judgement.DefaultSameWithinMm)
     {
         var value = ValueOrNothing();
-        return gap is null || value is { EstimateMm: null, LowerMm: null, UpperMm: null } ? null : Judgement.Of(value, Trials, gap, school);
+        return gap is null || value is { EstimateMm: null, LowerMm: null, UpperMm: null } ? null : Judgement.Of(value, Trials, gap, school, sameWithinMm: sameWithinMm);
     }
 
     internal void Add(FigureEntry entry)

@@ -27,6 +27,9 @@ public sealed record Schools
     /// <summary>How a reading is judged.</summary>
     public JudgingSchool Judging { get; init; }
 
+    /// <summary>Where all are brought to one figure: how near is near enough, mm. Of the book, not of the day.</summary>
+    public double SameWithinMm { get; init; } = Judgement.DefaultSameWithinMm;
+
     /// <summary>How a screw is locked.</summary>
     public SettingManner Manner { get; init; }
 

@@ -32,12 +32,12 @@ public sealed class StopPlan
             var set = stop.Set.Select(p => p.Point).ToList();
             // A stop at which nothing can be set is nothing to bar to. A book's list is followed to the letter, its order too.
             var here = points.Where(p => set.Contains(p.Ref));
-            if (method == TurningMethod.Book) here = here.OrderBy(p => set.IndexOf(p.Ref));
+            here = method == TurningMethod.Book ? here.OrderBy(p => set.IndexOf(p.Ref)) : AmountsFirst([.. here]);
             if (set.Count > 0) stops.Add(new PlannedStop(stop.CrankDeg, stop, [.. here.Select(p => p.Label)]));
         }
         foreach (var stop in stops)
             foreach (var label in stop.Points) stopOf[label] = stop.CrankDeg;
-        var rest = points.Where(p => !stopOf.ContainsKey(p.Label)).Select(p => p.Label).ToList();
+        var rest = AmountsFirst(points).Where(p => !stopOf.ContainsKey(p.Label)).Select(p => p.Label).ToList();
         if (rest.Count > 0) stops.Add(new PlannedStop(null, null, rest));
         Stops = stops;
         cycle = type.Order.Cycle;
@@ -49,6 +49,19 @@ public sealed class StopPlan
         PointOrder.OneBlade => points.OrderBy(p => p.Kind),
         _ => points,
     };
+
+    /// <summary>An injector or an engine brake comes before the valves of its cylinder at the same stop, where its first valve would stand.</summary>
+    private static IEnumerable<LashPoint> AmountsFirst(IReadOnlyList<LashPoint> points)
+    {
+        var given = new HashSet<string>();
+        foreach (var point in points)
+        {
+            if (point.Kind is LashKind.Intake or LashKind.Exhaust)
+                foreach (var before in points.Where(p => p.Cylinder == point.Cylinder && p.Kind is LashKind.Injector or LashKind.EngineBrake).OrderBy(p => p.Kind))
+                    if (given.Add(before.Label)) yield return before;
+            if (given.Add(point.Label)) yield return point;
+        }
+    }
 
     /// <summary>The engine as the turning planner sees it.</summary>
     public TurningEngine Engine { get; }

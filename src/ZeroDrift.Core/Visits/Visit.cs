@@ -233,6 +233,22 @@ public sealed class Visit
     /// <summary>Whether a step is ticked.</summary>
     public bool IsTicked(string step) => fold.IsTicked(step);
 
+    /// <summary>What was said at a step: what was seen, or how many parts.</summary>
+    public string? SaidAt(string step) => fold.SaidAt(step);
+
+    /// <summary>Notes and photographs.</summary>
+    public IReadOnlyList<Noted> Notes => fold.Notes;
+
+    /// <summary>Whether this job asks a step.</summary>
+    public bool Asks(VisitStep step) => step.IsAskedIn(fold.Opened!.Job);
+
+    /// <summary>Cylinders at which nothing was measured, set or seen: the record says that they were not looked at.</summary>
+    public IReadOnlyList<int> NotLookedAt => fold.Opened is null or { Continues: not null } ? []
+        : [.. fold.Points.GroupBy(p => p.Point.Cylinder).Where(g => g.All(p => !p.IsBegun && p.Left is null && p.Said?.Outcome is null or PointOutcome.NotReached)).Select(g => g.Key).Order()];
+
+    /// <summary>When the engine was stopped, where it is measured hot: the minutes since belong to each figure.</summary>
+    public DateTimeOffset? StoppedAt => fold.Condition is { Condition: SpecCondition.Hot } c ? c.At - TimeSpan.FromHours(c.HoursStanding ?? 0) : null;
+
     /// <summary>What the book asks of a point in the condition stated.</summary>
     public Demand? DemandOf(PointWork point) => Owed.DemandOf(fold, point);
 
@@ -246,7 +262,7 @@ public sealed class Visit
     public bool OwesLeft(PointWork point) => Owed.OwesLeft(fold, point);
 
     /// <summary>The judgement of a reading by the school in force; null where there is nothing to judge by or nothing said.</summary>
-    public Judgement? Judge(ReadingWork? reading, PointWork point) => reading?.Judge(Owed.GapOf(fold, point), Schools.Judging);
+    public Judgement? Judge(ReadingWork? reading, PointWork point) => reading?.Judge(Owed.GapOf(fold, point), Schools.Judging, Schools.SameWithinMm);
 
     /// <summary>Why a figure would be asked again before it is kept; null where it surprises nobody, or contradicts itself.</summary>
     public Refusal? DoubtOf(ReadingWork reading) => reading.ValueOrNothing() == Measuring.Reading.Nothing ? null : EntryRules.Doubt(fold, reading);

@@ -58,8 +58,17 @@ public sealed record VisitStep(string Key, StepList List, string Text)
     /// <summary>What ties an out-step to its in-step.</summary>
     public string? Pair { get; init; }
 
+    /// <summary>A look that an opened cover allows: what is to be seen and said. Ticked also where nothing is said.</summary>
+    public string? Asks { get; init; }
+
+    /// <summary>Asked in this kind of job only; null for all.</summary>
+    public JobKind? OnlyJob { get; init; }
+
     /// <summary>What it asks instead where the starter turns the crank: power stays on then.</summary>
     public string? ByStarter { get; init; }
+
+    /// <summary>Whether this kind of job asks it; the kit list is for the road and asked by none.</summary>
+    public bool IsAskedIn(JobKind job) => List != StepList.Kit && (OnlyJob is null || OnlyJob == job);
 }
 
 /// <summary>What one revision asks, in one condition.</summary>
@@ -121,6 +130,9 @@ public sealed record VisitContext
 
     /// <summary>A spark engine; else a diesel.</summary>
     public bool Spark { get; init; }
+
+    /// <summary>A hot figure holds for so many minutes since the engine stopped; null where the type gives no limit.</summary>
+    public double? HotMinutes { get; init; }
 
     /// <summary>What each person's locknuts did on this type so far.</summary>
     public IReadOnlyDictionary<Guid, LearnedCreep> Creep { get; init; } = new Dictionary<Guid, LearnedCreep>();

@@ -56,6 +56,8 @@ internal sealed class VisitFold
 
     public List<Marked> Marks { get; } = [];
 
+    public List<Noted> Notes { get; } = [];
+
     public List<Countersigned> Countersigned { get; } = [];
 
     public IReadOnlyDictionary<VisitQuestion, Answered> Answers => answers;
@@ -95,14 +97,15 @@ internal sealed class VisitFold
             case StartStateSeen e when PointOf(e.Point) is { } point: point.Start = e; break;
             case Kept e: Keep(e); break;
             case Dropped e when readings.Remove(e.Reading, out var dropped): points[dropped.Point].Drop(dropped); break;
-            case OutcomeSaid e when PointOf(e.Point) is { } point: point.Said = e; break;
+            case OutcomeSaid e when PointOf(e.Point) is { } point: point.Say(e); break;
             case PartChanged e: Parts.Add(e); break;
             case Answered e: answers[e.Question] = e; break;
             case Marked e: Marks.Add(e); break;
+            case Noted e: Notes.Add(e); break;
             case Countersigned e: Countersigned.Add(e); break;
             case Abandoned e: Abandoned = e; break;
             case Signed e: Signed = e; break;
-            default: break; // notes and pauses change nothing here; undo, correction and admission are resolved before
+            default: break; // pauses change nothing here; undo, correction and admission are resolved before
         }
     }
 
@@ -131,7 +134,7 @@ internal sealed class VisitFold
             foreach (var step in Context.Steps.Where(s => s.ByStarter is not null)) ticks.Remove(step.Key);
     }
 
-    private void Work(PointOrder? order, SettingOrder? setting, Judging.JudgingSchool? judging, SettingManner? manner, MeasuringMeans? measuring) => Schools = new Schools
+    private void Work(PointOrder? order, SettingOrder? setting, Judging.JudgingSchool? judging, SettingManner? manner, MeasuringMeans? measuring) => Schools = Schools with
     {
         Order = order ?? Schools.Order,
         Setting = setting ?? Schools.Setting,

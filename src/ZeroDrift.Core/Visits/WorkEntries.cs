@@ -108,7 +108,11 @@ public sealed record Answered(VisitQuestion Question, VisitAnswer Answer, IReadO
 public sealed record Marked(string Name, double CrankDeg, bool Trap) : Entry;
 
 /// <summary>A note, with a photograph by its hash.</summary>
-public sealed record Noted(string? Point, string Text, string? Photo) : Entry;
+public sealed record Noted(string? Point, string Text, string? Photo) : Entry
+{
+    /// <summary>The customer whose remark it is; the picture then is a signature.</summary>
+    public string? Customer { get; init; }
+}
 
 /// <summary>Work stops: lunch does not count.</summary>
 public sealed record Paused : Entry;

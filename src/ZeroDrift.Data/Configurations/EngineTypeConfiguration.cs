@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Model;
@@ -17,7 +18,13 @@ internal sealed class EngineTypeConfiguration : IEntityTypeConfiguration<EngineT
         builder.Property(t => t.Judging).HasDefaultValue(JudgingSchool.Window);
         builder.Property(t => t.Manner).HasDefaultValue(SettingManner.BladeOut);
         builder.Property(t => t.Measuring).HasDefaultValue(MeasuringMeans.Blades);
+        builder.Property(t => t.Letters).HasDefaultValue(BookLetters.IntakeExhaust);
         builder.OwnsOne(t => t.Timing);
+        builder.OwnsOne(t => t.Uniflow);
+        builder.OwnsMany(t => t.ByKind, kinds => kinds.ToJson());
+        builder.OwnsMany(t => t.Steps, steps => steps.ToJson());
+        builder.OwnsMany(t => t.Fasteners, fasteners => fasteners.ToJson());
+        builder.OwnsMany(t => t.Gaskets, gaskets => gaskets.ToJson());
         builder.OwnsMany(t => t.BookStops, stops => stops.ToJson());
         builder.HasMany(t => t.Points).WithOne().HasForeignKey(p => p.EngineTypeId).OnDelete(DeleteBehavior.Restrict);
         builder.HasMany(t => t.Revisions).WithOne().HasForeignKey(r => r.EngineTypeId).OnDelete(DeleteBehavior.Restrict);
@@ -28,6 +35,16 @@ internal sealed class EngineTypeConfiguration : IEntityTypeConfiguration<EngineT
 internal sealed class LashPointConfiguration : IEntityTypeConfiguration<LashPointRow>
 {
     public void Configure(EntityTypeBuilder<LashPointRow> builder) => builder.HasIndex(p => new { p.EngineTypeId, p.Label }).IsUnique();
+}
+
+internal sealed class EngineFigureConfiguration : IEntityTypeConfiguration<EngineFigureRow>
+{
+    public void Configure(EntityTypeBuilder<EngineFigureRow> builder)
+    {
+        builder.HasOne<EngineRow>().WithMany().HasForeignKey(f => f.EngineId).OnDelete(DeleteBehavior.Restrict);
+        builder.OwnsOne(f => f.Line, line => line.ToJson());
+        builder.ToTable("EngineFigures");
+    }
 }
 
 internal sealed class SpecRevisionConfiguration : IEntityTypeConfiguration<SpecRevisionRow>

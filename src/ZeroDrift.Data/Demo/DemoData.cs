@@ -79,7 +79,7 @@ public static class DemoData
     }
 
     private static IEnumerable<DemoEngine> Engines(int? count) => count is not { } wanted
-        ? VarnholmFleet.Engines
+        ? [.. VarnholmFleet.Engines, .. VarnholmFleet.Odd]
         : Enumerable.Range(0, wanted).Select(i =>
         {
             var like = VarnholmFleet.Engines[i % VarnholmFleet.Engines.Count];

@@ -26,6 +26,8 @@ internal sealed class EngineHistory
     private readonly DateOnly start;
     private readonly double[] total;
     private readonly Dictionary<Guid, WearingPoint> points = [];
+    private readonly Dictionary<Guid, double> shims = [];
+    private readonly IReadOnlyList<VisitStep> steps;
     private double meterOffset;
 
     public EngineHistory(DemoEngine demo, MachineRow machine, EngineTypeRow type, FleetRow fleet, IReadOnlyDictionary<string, Guid> people, WearSimulation wear, DateOnly today, int years)
@@ -33,6 +35,7 @@ internal sealed class EngineHistory
         (this.demo, this.type, this.fleet, this.people, this.wear, this.today) = (demo, type, fleet, people, wear, today);
         core = type.ToCore();
         plan = new StopPlan(core, type.Method);
+        steps = Cautions.Steps(demo.Machine, core, type.StepsOf(core), type.Kit());
         start = today.AddYears(-years);
         total = RunHours();
         // What is told to have happened before the history begins did not happen in it.
@@ -130,8 +133,9 @@ internal sealed class EngineHistory
     private void NewParts(int day)
     {
         var specs = Gaps(type.InForce(Date(day))!);
-        foreach (var point in type.Points)
+        foreach (var point in type.Points.Where(p => specs.ContainsKey(p.Kind)))
         {
+            if (type.ShimSizesMm is { } sizes) shims[point.Id] = sizes[(int)wear.Between(sizes.Count * 0.3, sizes.Count * 0.8)];
             // A small gap wears in proportion: a mower's 0.10 mm does not lose what a ship's 0.66 does.
             var spec = specs[point.Kind];
             var fresh = wear.NewPoint(point.Kind, spec, Math.Clamp((spec.Window.MaxMm - spec.Window.MinMm) / 0.1, 0.3, 1.4) * (type.BookHours is { } hours ? Math.Clamp(2000 / hours, 1, 1.5) : 1));
@@ -165,7 +169,7 @@ internal sealed class EngineHistory
         : (day / 97 % 2 == 0 ? "Tove" : "Olav");
 
     private Dictionary<LashKind, Demand.Gap> Gaps(SpecRevisionRow revision) =>
-        DemandMapping.Demands(revision.Lines, fleet).ToDictionary(d => d.Key, d => (Demand.Gap)d.Value);
+        DemandMapping.Demands(revision.Lines, fleet).Where(d => d.Value is Demand.Gap).ToDictionary(d => d.Key, d => (Demand.Gap)d.Value);
 
     private DemoVisit NewVisit(int day, JobKind job, double? temperatureC = null, TurningMethod? method = null)
     {
@@ -175,10 +179,12 @@ internal sealed class EngineHistory
         var draft = new VisitDraft(DemoIds.For($"visit/{demo.Name}/{day}/{job}"), Engine.Id, people[who], new DateTimeOffset(Date(day).ToDateTime(new TimeOnly(7, 30)), TimeSpan.Zero), "tablet 1");
         var shown = Math.Round(total[day] - (demo.MeterReplacedDaysAgo is { } ago && day >= Day(ago) ? total[Day(ago)] : 0));
         draft.Open(job, Date(day), shown, System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName((method ?? type.Method).ToString()), thou ? Trays.Thou : Trays.Metric, thou ? "thou" : "mm", who + "'s set", method is null ? "stopFirst" : null);
-        draft.Tick(Cautions.MakeSafe(demo.Machine).Select(c => c.Key));
+        Tick(draft, StepList.MakeSafe, job);
         var visit = new DemoVisit(draft, revision, thou ? LengthUnit.Thou : LengthUnit.Millimetre);
         var temperature = temperatureC ?? Math.Round(wear.Between(9, 21));
         draft.Condition("cold", temperature, temperature > type.ColdMaxC);
+        Tick(draft, StepList.Covers, job);
+        Tick(draft, StepList.Stop, job);
         Visits.Add(visit);
         return visit;
     }
@@ -190,7 +196,12 @@ internal sealed class EngineHistory
         var gaps = Gaps(visit.Revision);
         AtEachStop(visit, point =>
         {
-            var (gap, wearing) = (gaps[point.Kind], points[point.Id]);
+            if (!gaps.TryGetValue(point.Kind, out var gap))
+            {
+                ByAmount(visit, point);
+                return;
+            }
+            var wearing = points[point.Id];
             wearing.RunTo(total[day]);
             var found = Measure(visit, point, "asFound", wearing.GapMm + (warm ? -0.035 : 0), 4);
             if (warm)
@@ -198,13 +209,60 @@ internal sealed class EngineHistory
                 if (!gap.Window.Holds(found)) visit.Draft.Outcome(point.Label, "leftSo", "Warm: to be measured again cold.");
                 return;
             }
+            if (shims.TryGetValue(point.Id, out var fitted) && type.ShimSizesMm is { } sizes)
+            {
+                ChangeShim(visit, point, wearing, gap, fitted, sizes);
+                return;
+            }
             if (WillLast(found, gap)) return;
+            foreach (var step in steps.Where(s => s.Point == point.Label)) visit.Draft.Tick([step.Key]);
             wearing.Set(wear.Landed(gap));
             visit.Draft.Outcome(point.Label, "set");
             Measure(visit, point, "asLeft", wearing.GapMm, 6);
         });
         Sign(visit, warm ? "Engine was still warm: left out of the rates." : null);
     }
+
+    private void Tick(VisitDraft draft, StepList list, JobKind job)
+    {
+        foreach (var step in steps.Where(s => s.List == list && s.IsAskedIn(job)))
+        {
+            // As much comes back in as was laid out.
+            if (step.Counts is not null) draft.Tick(step.Key, type.Points.Count.ToString(CultureInfo.InvariantCulture));
+            else draft.Tick([step.Key]);
+        }
+    }
+
+    /// <summary>An injector or a lifter: how it stood, contact, the book's amount, and a second pass where the book asks one.</summary>
+    private void ByAmount(DemoVisit visit, LashPointRow point)
+    {
+        var draft = visit.Draft;
+        var line = visit.Revision.Lines.Find(l => l.Kind == point.Kind)!;
+        draft.At = draft.At.AddMinutes(5);
+        draft.Start(point.Label, point.Kind == LashKind.Injector ? "freewheels" : "rattles");
+        var (amount, unit) = line.HeightMm is { } height ? (height, "mm") : line.TorqueNm is { } torque ? (torque, "Nm") : (line.Turns ?? type.TravelTurns!.Value * line.Fraction!.Value, "turns");
+        var contact = point.Kind == LashKind.Injector ? "the roller just touches and can barely be turned" : "the pushrod turned between the fingers until it just drags";
+        draft.ByTheBook(point.Label, amount.ToString("0.##", CultureInfo.InvariantCulture), unit, contact);
+        if (type.SecondPassMinutes is { } wait) draft.ByTheBook(point.Label, amount.ToString("0.##", CultureInfo.InvariantCulture), unit, contact, 2, wait);
+    }
+
+    /// <summary>A shim of the series, if one brings it nearer its figure by half a step: read, changed, measured.</summary>
+    private void ChangeShim(DemoVisit visit, LashPointRow point, WearingPoint wearing, Demand.Gap gap, double fitted, List<double> sizes)
+    {
+        var draft = visit.Draft;
+        draft.Shim(point.Label, "asFound", Thickness(fitted), "micrometer");
+        var wanted = fitted + wearing.GapMm - gap.AimMm;
+        var choice = sizes.MinBy(mm => Math.Abs(mm - wanted));
+        if (WillLast(wearing.GapMm, gap) || Math.Abs(choice - fitted) < 0.01) return;
+        foreach (var step in steps.Where(s => s.Point == point.Label)) draft.Tick([step.Key]);
+        draft.FitShim(point.Label, Thickness(fitted), Thickness(choice));
+        draft.Shim(point.Label, "asLeft", Thickness(choice), "micrometer");
+        wearing.Set(wearing.GapMm + fitted - choice);
+        shims[point.Id] = choice;
+        Measure(visit, point, "asLeft", wearing.GapMm, 9);
+    }
+
+    private static string Thickness(double mm) => mm.ToString("0.00", CultureInfo.InvariantCulture);
 
     private void AtEachStop(DemoVisit visit, Action<LashPointRow> work, Func<LashPointRow, bool>? which = null)
     {
@@ -291,7 +349,8 @@ internal sealed class EngineHistory
 
     private void Sign(DemoVisit visit, string? remark)
     {
-        visit.Draft.Tick(Cautions.CloseUp().Select(c => c.Key));
+        Tick(visit.Draft, StepList.BeforeCloseUp, JobKind.Overhead);
+        Tick(visit.Draft, StepList.CloseUp, JobKind.Overhead);
         visit.Draft.At = visit.Draft.At.AddMinutes(40);
         visit.Draft.Sign(remark);
     }

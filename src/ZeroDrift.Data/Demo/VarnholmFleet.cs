@@ -51,6 +51,19 @@ internal static class VarnholmFleet
     private static readonly double[] Verges = [0, 0, 0.3, 1.2, 2.0, 2.2, 2.0, 1.8, 1.4, 0.8, 0.2, 0];
     private static readonly double[] Winter = [1.8, 1.7, 1.2, 0.9, 0.7, 0.6, 0.6, 0.6, 0.7, 0.9, 1.1, 1.2];
 
+    /// <summary>One engine of every valvetrain that is not a screw on a rocker; they came to the depot one by one.</summary>
+    public static IReadOnlyList<DemoEngine> Odd { get; } =
+    [
+        new("Lorry 5", "IB6-13", MachineKind.Lorry, "Depot", 4.6, 1900) { LastVisitDaysAgo = 210 },
+        new("Works van", "ST4-16", MachineKind.Lorry, "Depot", 2.4, 800) { LastVisitDaysAgo = 320 },
+        new("Lorry 6", "SB4-20", MachineKind.Lorry, "Depot", 4.1, 2100) { LastVisitDaysAgo = 400 },
+        new("Island quad", "PK1-05", MachineKind.Mower, "South Farm", 0.7, 90) { LastVisitDaysAgo = 190 },
+        new("Hedge cutter", "ET2-05", MachineKind.Mower, "Depot", 0.9, 120) { Season = Verges, LastVisitDaysAgo = 150 },
+        new("Quay pump set", "HV4-06", MachineKind.Generator, "North Quay", 1.1, 400) { LastVisitDaysAgo = 240 },
+        new("Work boat", "UT3-09", MachineKind.Ferry, "North Quay", 3.4, 1500) { LastVisitDaysAgo = 160 },
+        new("Snow blower", "CR1-03", MachineKind.Mower, "Depot", 0.6, 60) { Season = Winter, LastVisitDaysAgo = 300 },
+    ];
+
     public static IReadOnlyList<DemoEngine> Engines { get; } =
     [
         new("Skarv · port main", "SL6-11", MachineKind.Ferry, "North Quay", 8.6, 3200) { Fast = ("4E", -0.052), LastVisitDaysAgo = 172, SpotCheck = new(4, "4E", "After a smoke report.", "Sailing in twenty minutes; to be set at the next layover.") },

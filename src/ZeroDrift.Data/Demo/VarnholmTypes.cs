@@ -8,7 +8,9 @@ namespace ZeroDrift.Data.Demo;
 /// <summary>The engine types of the invented Varnholm fleet. Every code, figure and interval is our own.</summary>
 internal static class VarnholmTypes
 {
-    public static IReadOnlyList<EngineTypeRow> All(DateOnly today) =>
+    public static IReadOnlyList<EngineTypeRow> All(DateOnly today) => [.. Common(today), .. VarnholmOddTypes.All(today)];
+
+    private static IReadOnlyList<EngineTypeRow> Common(DateOnly today) =>
     [
         Type("SL6-11", "Ferry main, straight six", "1-5-3-6-2-4", "1 2 3 4 5 6", "E I I E E I I E E I I E", AdjusterKind.ScrewAtValve, 1.0, 1.0, TurningMethod.TwoStop,
             (2000, 12, 250), 6, today, Window("mm", "0.15", "0.25", "0.20", "0.35", "0.45", "0.40")),
@@ -40,7 +42,7 @@ internal static class VarnholmTypes
             (200, 12, 25), 1, today, Window("mm", "0.08", "0.13", "0.10", "0.13", "0.18", "0.15"), with: t => (t.Spark, t.Judging) = (true, JudgingSchool.OneFigure)),
     ];
 
-    private static SpecLineRow[] Window(string unit, string inMin, string inMax, string inSet, string exMin, string exMax, string exSet) =>
+    internal static SpecLineRow[] Window(string unit, string inMin, string inMax, string inSet, string exMin, string exMax, string exSet) =>
     [
         new() { Kind = LashKind.Intake, Unit = unit, Min = inMin, Max = inMax, Set = inSet },
         new() { Kind = LashKind.Exhaust, Unit = unit, Min = exMin, Max = exMax, Set = exSet },
@@ -52,17 +54,19 @@ internal static class VarnholmTypes
         new() { Kind = LashKind.Exhaust, Unit = unit, Single = exhaust },
     ];
 
-    private static EngineTypeRow Type(string code, string name, string order, string banks, string layout, AdjusterKind adjuster, double pitch, double ratio, TurningMethod method,
-        (double Hours, int Months, double FirstCheck) book, double jobHours, DateOnly today, SpecLineRow[] lines, SpecLineRow[]? older = null, (string Tool, double Turns, string Rotation)? barring = null, List<double>? angles = null, Action<EngineTypeRow>? with = null)
+    internal static EngineTypeRow Type(string code, string name, string order, string banks, string layout, AdjusterKind adjuster, double pitch, double ratio, TurningMethod method,
+        (double Hours, int Months, double FirstCheck) book, double jobHours, DateOnly today, SpecLineRow[] lines, SpecLineRow[]? older = null, (string Tool, double Turns, string Rotation)? barring = null, List<double>? angles = null, Action<EngineTypeRow>? with = null, EngineCycle cycle = EngineCycle.FourStroke, BookLetters letters = BookLetters.IntakeExhaust)
     {
         var id = DemoIds.For("type/" + code);
-        var points = HeadLayout.Parse(banks, layout, FiringOrder.Parse(order, EngineCycle.FourStroke, angles), adjuster);
+        var points = HeadLayout.Parse(banks, layout, FiringOrder.Parse(order, cycle, angles), adjuster, letters: letters);
         var type = new EngineTypeRow
         {
             Id = id,
             Code = code,
             Name = name,
             FiringOrder = order,
+            Cycle = cycle,
+            Letters = letters,
             FiringAnglesDeg = angles,
             Banks = banks,
             Layout = layout,
@@ -84,7 +88,7 @@ internal static class VarnholmTypes
         return type;
     }
 
-    private static BookStopRow Stop(double crankDeg, params string[] points) => new() { CrankDeg = crankDeg, Points = [.. points] };
+    internal static BookStopRow Stop(double crankDeg, params string[] points) => new() { CrankDeg = crankDeg, Points = [.. points] };
 
     private static SpecRevisionRow Revision(string code, string revision, SpecLineRow[] lines, DateOnly date, string source) =>
         new() { Id = DemoIds.For($"revision/{code}/{revision}"), EngineTypeId = DemoIds.For("type/" + code), Revision = revision, Date = date, Source = source, Lines = [.. lines] };

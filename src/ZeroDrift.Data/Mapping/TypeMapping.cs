@@ -1,5 +1,7 @@
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Turning;
+using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Data.Mapping;
@@ -12,17 +14,45 @@ public static class TypeMapping
     {
         Order = FiringOrder.Parse(row.FiringOrder, row.Cycle, row.FiringAnglesDeg),
         Timing = row.Timing ?? ValveTiming.Unknown,
+        Uniflow = row.Uniflow ?? UniflowTiming.Unknown,
         RampGuardDeg = row.RampGuardDeg,
-        Points = [.. row.Points.OrderBy(p => p.Order).Select(p => p.ToCore(row.Figures()))],
+        PastTdc = row.PastTdc(),
+        Letters = row.Letters,
+        Points = [.. row.Points.OrderBy(p => p.Order).Select(p => p.ToCore(row.Figures(p.Kind)))],
         Method = row.Method,
         BookStops = [.. row.BookStops.Select(stop => new BookStop(CrankAngle.Of(stop.CrankDeg, row.Cycle), [.. stop.Points.Select(row.ParseRef)]))],
     };
 
-    /// <summary>What its adjusters are made of.</summary>
-    public static AdjusterFigures Figures(this EngineTypeRow row) => new(row.PitchMm, row.ClearancePerTravel, row.ClockwiseCloses, row.ShimSizesMm, row.ShimPerClearance, Turns.Of(row.TravelTurns), row.SelfLocking);
+    /// <summary>What the adjusters of one kind of point are made of.</summary>
+    public static AdjusterFigures Figures(this EngineTypeRow row, LashKind kind)
+    {
+        var own = row.ByKind.Find(k => k.Kind == kind);
+        return new AdjusterFigures(own?.PitchMm ?? row.PitchMm, own?.ClearancePerTravel ?? row.ClearancePerTravel, own?.ClockwiseCloses ?? row.ClockwiseCloses, row.ShimSizesMm, row.ShimPerClearance, Turns.Of(row.TravelTurns), row.SelfLocking);
+    }
+
+    /// <summary>Where a compression release makes it measured past TDC.</summary>
+    public static PastTdc? PastTdc(this EngineTypeRow row) => row.PastTdcMm is { } travel ? PistonTravel.Past(travel, row.StrokeMm, row.RodMm) : null;
+
+    /// <summary>Its steps: edited, or as they follow from its adjusters.</summary>
+    public static IReadOnlyList<TypeStep> StepsOf(this EngineTypeRow row, EngineType core) => row.OwnSteps
+        ? [.. row.Steps.Select(s => new TypeStep(s.Key, s.List, s.Text) { Kind = s.Kind, Points = s.Points is { Count: > 0 } points ? points : null, CrankDeg = s.CrankDeg is { } deg ? CrankAngle.Of(deg, row.Cycle) : null, Counts = s.Counts, Pair = s.Pair, Asks = s.Asks, OnlyJob = s.OnlyJob })]
+        : DefaultSteps.Of(core, row.Spark);
+
+    /// <summary>What the job takes.</summary>
+    public static KitFacts Kit(this EngineTypeRow row) => new()
+    {
+        Fasteners = [.. row.Fasteners.Select(f => new Fastener(f.Use, f.Size, f.TorqueNm, f.Count))],
+        Gaskets = [.. row.Gaskets.Select(g => new Gasket(g.Name, g.Count, g.SingleUse))],
+        ScarceTools = row.ScarceTools,
+        BarringTool = row.BarringTool,
+        Pins = row.Pins,
+        NarrowBlade = row.NarrowBlade,
+        Dial = row.Measuring == MeasuringMeans.Dial,
+        Spark = row.Spark,
+    };
 
     public static LashPoint ToCore(this LashPointRow row, AdjusterFigures figures) =>
-        new(row.Label, row.Cylinder, row.Kind, row.Place, row.Adjuster.With(figures), row.Bank, row.Along, row.Adjuster == AdjusterKind.BridgeScrew ? new Bridge(false) : null);
+        new(row.Label, row.Cylinder, row.Kind, row.Place, row.Adjuster.With(figures), row.Bank, row.Along, row.Adjuster == AdjusterKind.BridgeScrew ? new Bridge(row.BridgeScrew) : null);
 
     /// <summary>The revision in force on a day: the latest dated on or before it, else the earliest there is.</summary>
     public static SpecRevisionRow? InForce(this EngineTypeRow row, DateOnly day) => InForce(row.Revisions, day);
@@ -34,7 +64,8 @@ public static class TypeMapping
         return [.. row.Revisions.GroupBy(r => r.Condition).OrderBy(g => g.Key == usual ? 0 : 1).Select(g => InForce(g, day)!)];
     }
 
-    private static SpecRevisionRow? InForce(IEnumerable<SpecRevisionRow> revisions, DateOnly day)
+    /// <summary>The one of some revisions that is in force on a day.</summary>
+    public static SpecRevisionRow? InForce(IEnumerable<SpecRevisionRow> revisions, DateOnly day)
     {
         // Of two of one day the cold one is the usual.
         var sorted = revisions.OrderBy(r => r.Date).ThenByDescending(r => r.Condition).ToList();
@@ -46,11 +77,12 @@ public static class TypeMapping
     {
         var trimmed = text.Trim().ToUpperInvariant();
         if (row.Points.Find(p => string.Equals(p.BookName, trimmed, StringComparison.OrdinalIgnoreCase)) is { } named) return new LashRef(named.Cylinder, named.Kind);
-        LashKind? kind = trimmed.Length > 1 ? trimmed[^1] switch { 'I' => LashKind.Intake, 'E' => LashKind.Exhaust, 'J' => LashKind.Injector, 'B' => LashKind.EngineBrake, _ => null } : null;
+        var (intake, exhaust) = (row.Letters.Letter(LashKind.Intake), row.Letters.Letter(LashKind.Exhaust));
+        var kind = trimmed.Length > 1 ? row.Letters.KindOf(trimmed[^1]) : null;
         if (kind is null || !int.TryParse(trimmed[..^1], out var cylinder))
             throw new BadInputException("bookStops", row.Points.Exists(p => p.BookName is not null)
-                ? $"'{text}' is not a point; write the book's own number or name of the valve, or the cylinder and I, E, J or B, such as 4E."
-                : $"'{text}' is not a point; write the cylinder and I, E, J or B, such as 4E. To write the book's valve numbers, give the numbers of the points first.");
+                ? $"'{text}' is not a point; write the book's own number or name of the valve, or the cylinder and {intake}, {exhaust}, J or B, such as 4{exhaust}."
+                : $"'{text}' is not a point; write the cylinder and {intake}, {exhaust}, J or B, such as 4{exhaust}. To write the book's valve numbers, give the numbers of the points first.");
         return new LashRef(cylinder, kind.Value);
     }
 }

@@ -181,6 +181,48 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("Contexts");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.EngineFigureRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Condition")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Date")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("EngineId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Source")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Who")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime?>("WithdrawnAt")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("EngineId");
+
+                    b.ToTable("EngineFigures", (string)null);
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.EngineRow", b =>
                 {
                     b.Property<byte[]>("Id")
@@ -256,6 +298,10 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<DateTime?>("ArchivedAt")
                         .HasColumnType("TEXT");
 
+                    b.PrimitiveCollection<string>("Assumed")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Banks")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -306,6 +352,12 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<double?>("FirstCheckHours")
                         .HasColumnType("REAL");
 
+                    b.Property<double?>("GasketHours")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("HotMinutes")
+                        .HasColumnType("REAL");
+
                     b.Property<bool>("Interference")
                         .HasColumnType("INTEGER");
 
@@ -321,6 +373,12 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<string>("Layout")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<string>("Letters")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT")
+                        .HasDefaultValue("IntakeExhaust");
 
                     b.Property<string>("Manner")
                         .IsRequired()
@@ -346,11 +404,20 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<bool>("NarrowBlade")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("Order")
                         .IsRequired()
                         .ValueGeneratedOnAdd()
                         .HasColumnType("TEXT")
                         .HasDefaultValue("ByCylinder");
+
+                    b.Property<bool>("OwnSteps")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("PastTdcMm")
+                        .HasColumnType("REAL");
 
                     b.Property<string>("Pins")
                         .HasColumnType("TEXT");
@@ -364,9 +431,28 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<double>("RampGuardDeg")
                         .HasColumnType("REAL");
 
+                    b.Property<double?>("ResetHotHours")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("RodMm")
+                        .HasColumnType("REAL");
+
                     b.Property<string>("Rotation")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("RunningMethod")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("SameWithinMm")
+                        .HasColumnType("REAL");
+
+                    b.PrimitiveCollection<string>("ScarceTools")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("SecondPassMinutes")
+                        .HasColumnType("REAL");
 
                     b.Property<bool>("SelfLocking")
                         .HasColumnType("INTEGER");
@@ -385,6 +471,9 @@ namespace ZeroDrift.Data.Migrations
 
                     b.Property<bool>("SpeaksCamTurns")
                         .HasColumnType("INTEGER");
+
+                    b.Property<double?>("StrokeMm")
+                        .HasColumnType("REAL");
 
                     b.Property<double>("ToolTurnsPerCrankTurn")
                         .HasColumnType("REAL");
@@ -730,6 +819,9 @@ namespace ZeroDrift.Data.Migrations
 
                     b.Property<string>("BookName")
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("BridgeScrew")
+                        .HasColumnType("INTEGER");
 
                     b.Property<int>("Cylinder")
                         .HasColumnType("INTEGER");
@@ -1231,6 +1323,9 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("BLOB");
 
+                    b.Property<string>("Photo")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Revision")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -1490,6 +1585,66 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired();
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.EngineFigureRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.EngineRow", null)
+                        .WithMany()
+                        .HasForeignKey("EngineId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
+                    b.OwnsOne("ZeroDrift.Data.Model.SpecLineRow", "Line", b1 =>
+                        {
+                            b1.Property<byte[]>("EngineFigureRowId");
+
+                            b1.Property<double?>("Fraction");
+
+                            b1.Property<string>("Go");
+
+                            b1.Property<double?>("HeightMm");
+
+                            b1.Property<string>("Kind")
+                                .IsRequired();
+
+                            b1.Property<string>("LooseSide");
+
+                            b1.Property<string>("Max");
+
+                            b1.Property<string>("Min");
+
+                            b1.Property<string>("NoGo");
+
+                            b1.Property<string>("Set");
+
+                            b1.Property<string>("Single");
+
+                            b1.Property<string>("TightSide");
+
+                            b1.Property<double?>("TorqueNm");
+
+                            b1.Property<double?>("Turns");
+
+                            b1.Property<string>("Unit")
+                                .IsRequired();
+
+                            b1.Property<bool>("Zero");
+
+                            b1.HasKey("EngineFigureRowId");
+
+                            b1.ToTable("EngineFigures");
+
+                            b1
+                                .ToJson("Line")
+                                .HasColumnType("TEXT");
+
+                            b1.WithOwner()
+                                .HasForeignKey("EngineFigureRowId");
+                        });
+
+                    b.Navigation("Line")
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.EngineRow", b =>
                 {
                     b.HasOne("ZeroDrift.Data.Model.EngineTypeRow", "EngineType")
@@ -1511,6 +1666,31 @@ namespace ZeroDrift.Data.Migrations
 
             modelBuilder.Entity("ZeroDrift.Data.Model.EngineTypeRow", b =>
                 {
+                    b.OwnsOne("ZeroDrift.Core.Engines.UniflowTiming", "Uniflow", b1 =>
+                        {
+                            b1.Property<byte[]>("EngineTypeRowId")
+                                .HasColumnType("BLOB");
+
+                            b1.Property<double>("EvcAtdc")
+                                .HasColumnType("REAL");
+
+                            b1.Property<double>("EvoAtdc")
+                                .HasColumnType("REAL");
+
+                            b1.Property<double>("InjectorFrom")
+                                .HasColumnType("REAL");
+
+                            b1.Property<double>("InjectorTo")
+                                .HasColumnType("REAL");
+
+                            b1.HasKey("EngineTypeRowId");
+
+                            b1.ToTable("EngineTypes");
+
+                            b1.WithOwner()
+                                .HasForeignKey("EngineTypeRowId");
+                        });
+
                     b.OwnsOne("ZeroDrift.Core.Engines.ValveTiming", "Timing", b1 =>
                         {
                             b1.Property<byte[]>("EngineTypeRowId")
@@ -1560,9 +1740,146 @@ namespace ZeroDrift.Data.Migrations
                                 .HasForeignKey("EngineTypeRowId");
                         });
 
+                    b.OwnsMany("ZeroDrift.Data.Model.FastenerRow", "Fasteners", b1 =>
+                        {
+                            b1.Property<byte[]>("EngineTypeRowId");
+
+                            b1.Property<int>("__synthesizedOrdinal")
+                                .ValueGeneratedOnAddOrUpdate();
+
+                            b1.Property<int?>("Count");
+
+                            b1.Property<string>("Size");
+
+                            b1.Property<double?>("TorqueNm");
+
+                            b1.Property<string>("Use")
+                                .IsRequired();
+
+                            b1.HasKey("EngineTypeRowId", "__synthesizedOrdinal");
+
+                            b1.ToTable("EngineTypes");
+
+                            b1
+                                .ToJson("Fasteners")
+                                .HasColumnType("TEXT");
+
+                            b1.WithOwner()
+                                .HasForeignKey("EngineTypeRowId");
+                        });
+
+                    b.OwnsMany("ZeroDrift.Data.Model.GasketRow", "Gaskets", b1 =>
+                        {
+                            b1.Property<byte[]>("EngineTypeRowId");
+
+                            b1.Property<int>("__synthesizedOrdinal")
+                                .ValueGeneratedOnAddOrUpdate();
+
+                            b1.Property<int>("Count");
+
+                            b1.Property<string>("Name")
+                                .IsRequired();
+
+                            b1.Property<bool>("SingleUse");
+
+                            b1.HasKey("EngineTypeRowId", "__synthesizedOrdinal");
+
+                            b1.ToTable("EngineTypes");
+
+                            b1
+                                .ToJson("Gaskets")
+                                .HasColumnType("TEXT");
+
+                            b1.WithOwner()
+                                .HasForeignKey("EngineTypeRowId");
+                        });
+
+                    b.OwnsMany("ZeroDrift.Data.Model.KindStyleRow", "ByKind", b1 =>
+                        {
+                            b1.Property<byte[]>("EngineTypeRowId");
+
+                            b1.Property<int>("__synthesizedOrdinal")
+                                .ValueGeneratedOnAddOrUpdate();
+
+                            b1.Property<string>("Adjuster")
+                                .IsRequired();
+
+                            b1.Property<double?>("ClearancePerTravel");
+
+                            b1.Property<bool?>("ClockwiseCloses");
+
+                            b1.Property<string>("Kind")
+                                .IsRequired();
+
+                            b1.Property<double?>("PitchMm");
+
+                            b1.HasKey("EngineTypeRowId", "__synthesizedOrdinal");
+
+                            b1.ToTable("EngineTypes");
+
+                            b1
+                                .ToJson("ByKind")
+                                .HasColumnType("TEXT");
+
+                            b1.WithOwner()
+                                .HasForeignKey("EngineTypeRowId");
+                        });
+
+                    b.OwnsMany("ZeroDrift.Data.Model.TypeStepRow", "Steps", b1 =>
+                        {
+                            b1.Property<byte[]>("EngineTypeRowId");
+
+                            b1.Property<int>("__synthesizedOrdinal")
+                                .ValueGeneratedOnAddOrUpdate();
+
+                            b1.Property<string>("Asks");
+
+                            b1.Property<string>("Counts");
+
+                            b1.Property<double?>("CrankDeg");
+
+                            b1.Property<string>("Key")
+                                .IsRequired();
+
+                            b1.Property<string>("Kind");
+
+                            b1.Property<string>("List")
+                                .IsRequired();
+
+                            b1.Property<string>("OnlyJob");
+
+                            b1.Property<string>("Pair");
+
+                            b1.PrimitiveCollection<string>("Points");
+
+                            b1.Property<string>("Text")
+                                .IsRequired();
+
+                            b1.HasKey("EngineTypeRowId", "__synthesizedOrdinal");
+
+                            b1.ToTable("EngineTypes");
+
+                            b1
+                                .ToJson("Steps")
+                                .HasColumnType("TEXT");
+
+                            b1.WithOwner()
+                                .HasForeignKey("EngineTypeRowId");
+                        });
+
                     b.Navigation("BookStops");
 
+                    b.Navigation("ByKind");
+
+                    b.Navigation("Fasteners");
+
+                    b.Navigation("Gaskets");
+
+                    b.Navigation("Steps");
+
                     b.Navigation("Timing");
+
+                    b.Navigation("Uniflow");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.EntryRow", b =>

@@ -73,6 +73,49 @@ public sealed class EngineTypeRow : INamed
     public bool SpeaksCamTurns { get; set; }
     public List<BookStopRow> BookStops { get; set; } = [];
 
+    /// <summary>The letters of its book.</summary>
+    public BookLetters Letters { get; set; }
+
+    /// <summary>Timing of a uniflow two-stroke; null where the book gives none.</summary>
+    public UniflowTiming? Uniflow { get; set; }
+
+    /// <summary>What sets one kind of point otherwise than the rest.</summary>
+    public List<KindStyleRow> ByKind { get; set; } = [];
+
+    /// <summary>Its steps, once they were edited; until then those that follow from its adjusters.</summary>
+    public bool OwnSteps { get; set; }
+    public List<TypeStepRow> Steps { get; set; } = [];
+    public List<FastenerRow> Fasteners { get; set; } = [];
+    public List<GasketRow> Gaskets { get; set; } = [];
+    public List<string> ScarceTools { get; set; } = [];
+
+    /// <summary>Fields that nobody gave: assumed, not the book's, and asked for until somebody says.</summary>
+    public List<string> Assumed { get; set; } = [];
+
+    /// <summary>What new single-use gaskets are worth in hours of work: it makes an opening dearer.</summary>
+    public double? GasketHours { get; set; }
+    public bool NarrowBlade { get; set; }
+
+    /// <summary>A hot figure holds for so many minutes since the engine stopped.</summary>
+    public double? HotMinutes { get; set; }
+
+    /// <summary>After a build it is set again hot, so many hours later.</summary>
+    public double? ResetHotHours { get; set; }
+
+    /// <summary>Minutes to the second pass over points set by amount.</summary>
+    public double? SecondPassMinutes { get; set; }
+
+    /// <summary>Its book sets it with the engine running.</summary>
+    public bool RunningMethod { get; set; }
+
+    /// <summary>Where all are brought to one figure: how near is near enough, mm.</summary>
+    public double? SameWithinMm { get; set; }
+
+    /// <summary>Measured at this piston travel past TDC, with what turns it into degrees.</summary>
+    public double? PastTdcMm { get; set; }
+    public double? StrokeMm { get; set; }
+    public double? RodMm { get; set; }
+
     /// <summary>Turning direction in the running sense, as seen from where the crank is barred.</summary>
     public string Rotation { get; set; } = "clockwise seen from the front";
     public string BarringTool { get; set; } = "socket on the crank nut";
@@ -98,6 +141,48 @@ public sealed class BookStopRow
     public List<string> Points { get; set; } = [];
 }
 
+/// <summary>What sets one kind of point, where it differs from the type's own.</summary>
+public sealed class KindStyleRow
+{
+    public LashKind Kind { get; set; }
+    public AdjusterKind Adjuster { get; set; }
+    public double? PitchMm { get; set; }
+    public double? ClearancePerTravel { get; set; }
+    public bool? ClockwiseCloses { get; set; }
+}
+
+/// <summary>One step of the type's own.</summary>
+public sealed class TypeStepRow
+{
+    public required string Key { get; set; }
+    public StepList List { get; set; }
+    public required string Text { get; set; }
+    public LashKind? Kind { get; set; }
+    public List<string>? Points { get; set; }
+    public double? CrankDeg { get; set; }
+    public Counting? Counts { get; set; }
+    public string? Pair { get; set; }
+    public string? Asks { get; set; }
+    public JobKind? OnlyJob { get; set; }
+}
+
+/// <summary>A fastener with its tool and its torque.</summary>
+public sealed class FastenerRow
+{
+    public required string Use { get; set; }
+    public string? Size { get; set; }
+    public double? TorqueNm { get; set; }
+    public int? Count { get; set; }
+}
+
+/// <summary>A gasket or a seal.</summary>
+public sealed class GasketRow
+{
+    public required string Name { get; set; }
+    public int Count { get; set; }
+    public bool SingleUse { get; set; }
+}
+
 /// <summary>One lash point of a type.</summary>
 public sealed class LashPointRow
 {
@@ -113,6 +198,9 @@ public sealed class LashPointRow
 
     /// <summary>What the book calls it, where it has a name or a number of its own.</summary>
     public string? BookName { get; set; }
+
+    /// <summary>Its bridge has a screw of its own.</summary>
+    public bool BridgeScrew { get; set; }
 
     /// <summary>Order front to back, bank by bank, over the whole engine.</summary>
     public int Order { get; set; }
@@ -131,6 +219,24 @@ public sealed class SpecRevisionRow
     public DateOnly Date { get; set; }
     public SpecCondition Condition { get; set; }
     public List<SpecLineRow> Lines { get; set; } = [];
+
+    /// <summary>A picture of the plate or the page, by its hash.</summary>
+    public string? Photo { get; set; }
+}
+
+/// <summary>A figure that one engine carries over its type's: a plate that differs, a camshaft of another maker.</summary>
+public sealed class EngineFigureRow
+{
+    public Guid Id { get; set; }
+    public Guid EngineId { get; set; }
+    public SpecCondition Condition { get; set; }
+    public required SpecLineRow Line { get; set; }
+    public required string Who { get; set; }
+    public required string Why { get; set; }
+    public required string Source { get; set; }
+    public DateOnly Date { get; set; }
+    public DateTime At { get; set; }
+    public DateTime? WithdrawnAt { get; set; }
 }
 
 /// <summary>One kind's figures, exactly as the source writes them.</summary>

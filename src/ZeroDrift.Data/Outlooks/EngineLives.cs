@@ -26,20 +26,28 @@ public static class EngineLives
         List<VisitRow> visitRows = [];
         List<ReadingRow> readingRows = [];
         List<SameGapRow> gapRows = [];
+        List<EngineFigureRow> figureRows = [];
         // Always by engine: that way every table is entered through its index, however few engines a type has.
         foreach (var ids in engines.Select(e => e.Id).Chunk(EnginesAtOnce))
         {
             meterRows.AddRange(await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId)).ToListAsync());
             visitRows.AddRange(await data.Visits.AsNoTracking().Where(v => ids.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench).ToListAsync());
             readingRows.AddRange(await data.Readings.AsNoTracking().Where(r => ids.Contains(r.EngineId)).ToListAsync());
+            figureRows.AddRange(await data.EngineFigures.AsNoTracking().Where(f => ids.Contains(f.EngineId)).ToListAsync());
             gapRows.AddRange(await data.SameGaps.AsNoTracking().Where(g => data.Visits.Any(v => v.Key == g.VisitKey && ids.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench)).ToListAsync());
         }
         var (meters, visits, readings) = (meterRows.ToLookup(m => m.EngineId), visitRows.ToLookup(v => v.EngineId), readingRows.ToLookup(r => r.VisitKey));
         var gaps = gapRows.ToLookup(g => g.VisitKey);
         var laidUp = await LaidUps.OfAsync(data, engines.Select(e => e.MachineId));
         var inForce = type.InForce(today);
-        var demands = inForce is null ? new Dictionary<LashKind, Demand>() : DemandMapping.Demands(inForce.Lines, fleet);
-        return [.. engines.Select(engine => Life(engine, type, demands, inForce?.Condition ?? SpecCondition.Cold, meters[engine.Id], visits[engine.Id], readings, gaps, [.. laidUp[engine.MachineId]], today))];
+        var own = figureRows.ToLookup(f => f.EngineId);
+        // What the type asks is worked out once; again only for an engine that carries figures of its own.
+        var usual = inForce is null ? new Dictionary<LashKind, Demand>() : DemandMapping.Demands(inForce.Lines, fleet);
+        return [.. engines.Select(engine => Life(engine, type, Demands(engine.Id), inForce?.Condition ?? SpecCondition.Cold, meters[engine.Id], visits[engine.Id], readings, gaps, [.. laidUp[engine.MachineId]], today))];
+
+        IReadOnlyDictionary<LashKind, Demand> Demands(Guid engine) => inForce is null || !own.Contains(engine)
+            ? usual
+            : DemandMapping.Demands(OwnFigures.Over(inForce, [.. own[engine]]).Select(l => l.Line), fleet);
     }
 
     private static EngineLife Life(EngineRow engine, EngineTypeRow type, IReadOnlyDictionary<LashKind, Demand> demands, SpecCondition condition, IEnumerable<MeterReadingRow> readings, IEnumerable<VisitRow> all, ILookup<long, ReadingRow> figures, ILookup<long, SameGapRow> gaps, IReadOnlyList<Days> laidUp, DateOnly today)
@@ -50,7 +58,7 @@ public static class EngineLives
         var opened = visits.Select(v => new EngineVisit(v.Id.ToString(), EngineHours.Of(v.TotalHours!.Value), v.OpenedBy?.ToString(), v.OutOfTrend)).ToList();
         var byVisit = visits.Select(v => figures[v.Key].ToLookup(r => r.Point, StringComparer.Ordinal)).ToList();
         var before = new List<(double?, double?)>();
-        var points = type.Points.OrderBy(p => p.Order).Select(point =>
+        var points = type.Points.Where(p => Wears(p, demands)).OrderBy(p => p.Order).Select(point =>
         {
             var own = new List<PointVisit>();
             ReadingRow? standing = null;
@@ -73,12 +81,17 @@ public static class EngineLives
         return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), EngineHours.Of(hoursNow), usage, Clock(type, visits), opened, points) { SameGaps = [.. visits.SelectMany(v => Gaps(gaps[v.Key]))] }, meter.Offset, before);
     }
 
+    /// <summary>An injector, an engine brake, a lifter, whatever is set by an amount: no gap of theirs wears, and none is in the trend.</summary>
+    private static bool Wears(LashPointRow point, IReadOnlyDictionary<LashKind, Demand> demands) =>
+        point is { Kind: LashKind.Intake or LashKind.Exhaust, Adjuster: not AdjusterKind.HydraulicPreload }
+        && demands.GetValueOrDefault(point.Kind) is null or Demand.Gap;
+
     private static IEnumerable<WearGap> Gaps(IEnumerable<SameGapRow> rows) =>
         rows.GroupBy(r => r.Gap).OrderBy(g => g.Key).Where(g => g.Count() > 1).Select(g => new WearGap([.. g.OrderBy(r => r.Reading).Select(r => ((string?)r.By.ToString(), r.Mm))]));
 
     private static VisitFigure? Figure(ReadingRow? reading) => reading is null ? null : new VisitFigure(reading.ToReading(), reading.Dragged, reading.By.ToString());
 
     private static BookClock? Clock(EngineTypeRow type, List<VisitRow> visits) => visits.FindLast(v => v.StartsClock) is { } last
-        ? new BookClock(EngineHours.Of(type.BookHours), type.BookMonths, EngineHours.Of(type.FirstCheckHours), EngineHours.Of(last.TotalHours!.Value), last.Date, last.Job == JobKind.Build)
+        ? new BookClock(EngineHours.Of(type.BookHours), type.BookMonths, EngineHours.Of(type.FirstCheckHours), EngineHours.Of(last.TotalHours!.Value), last.Date, last.Job == JobKind.Build, EngineHours.Of(type.ResetHotHours))
         : null;
 }

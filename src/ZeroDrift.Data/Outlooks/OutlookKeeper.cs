@@ -40,7 +40,7 @@ public static class OutlookKeeper
         var learned = kept is null ? LearnedContent.Nothing : LearnedContent.Of(kept.Learned);
         var before = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Said).FirstOrDefaultAsync();
         var others = before is null ? learned.Shared : learned.Shared.Without(SaidContent.Of(before));
-        var (outlook, said) = TypeOutlook.One(lives[0].Record, learned.Components, others, today, Risk(fleet));
+        var (outlook, said) = TypeOutlook.One(lives[0].Record, learned.Components, others, today, Risk(fleet, type));
         // The next engine takes out what this one says now, not what it said before.
         if (kept is not null) kept.Learned = (learned with { Shared = said is null ? others : others.Plus(said) }).ToJson();
         await UpsertAsync(data, Row(lives[0], type, outlook, said, fleet, today));
@@ -77,7 +77,7 @@ public static class OutlookKeeper
             Visits = [.. record.Visits.SkipLast(1)],
             Points = [.. record.Points.Select(p => p with { Visits = [.. p.Visits.Where(v => v.Visit.Id != last.Id)] })],
         };
-        var (before, _) = TypeOutlook.One(shorter, learned.Components, said is null ? learned.Shared : learned.Shared.Without(SaidContent.Of(said)), today, Risk(fleet));
+        var (before, _) = TypeOutlook.One(shorter, learned.Components, said is null ? learned.Shared : learned.Shared.Without(SaidContent.Of(said)), today, Risk(fleet, type));
         return new OutlookBefore(last.Hours, before.RiskHours is { } risk ? (double)risk : null, before.DecidedBy);
     }
 
@@ -100,7 +100,7 @@ public static class OutlookKeeper
         if (await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == typeId) is not { } type) return null;
         var fleet = await data.SettingsAsync();
         var lives = await EngineLives.LoadAsync(data, type, fleet, today);
-        var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, tried ?? Risk(fleet));
+        var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, Risk(fleet, type, tried));
         return new TypeOutlooks(
             typeId,
             [.. lives.Zip(fit.Engines).Select(p => Row(p.First, type, p.Second, fit.Learned?.Said.GetValueOrDefault(p.Second.Id), fleet, today))],
@@ -125,7 +125,12 @@ public static class OutlookKeeper
     private static async Task<bool> IsFittedWholeAsync(ZeroDriftContext data, Guid typeId) =>
         await data.Engines.CountAsync(e => e.EngineTypeId == typeId && e.ArchivedAt == null) <= FitAtOnceUpTo;
 
-    private static FleetRisk Risk(FleetRow fleet) => new(fleet.Risk, fleet.BreachCost, fleet.PlainRisk);
+    /// <summary>The fleet's risk for a type: new gaskets make its opening dearer, so that a breach counts for fewer openings.</summary>
+    private static FleetRisk Risk(FleetRow fleet, EngineTypeRow type, FleetRisk? tried = null)
+    {
+        var risk = tried ?? new FleetRisk(fleet.Risk, fleet.BreachCost, fleet.PlainRisk);
+        return type.GasketHours is { } gaskets ? risk with { BreachCost = risk.BreachCost * type.JobHours / (type.JobHours + gaskets) } : risk;
+    }
 
     private static async Task UpsertAsync(ZeroDriftContext data, OutlookRow row)
     {
@@ -184,7 +189,7 @@ public static class OutlookKeeper
             Side = outlook.Side,
             DeciderMmPer1000h = outlook.Points.FirstOrDefault(p => p.Label == outlook.DecidedBy)?.Wear?.MmPer1000h,
             Findings = [.. outlook.Findings.Select(f => Finding(record.Points.First(p => p.Label == f.Label), f.Standing!.Value))],
-            HasFigures = record.Points.Any(p => p.Standing is not null),
+            HasFigures = record.Book is not null || record.Points.Any(p => p.Standing is not null),
             Trouble = outlook.Trouble,
             Points = [.. outlook.Points.Select((p, i) => Point(p, record.Points[i], life.Before[i], FanHours(record), outlook))],
         };

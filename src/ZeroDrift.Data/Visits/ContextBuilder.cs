@@ -21,7 +21,8 @@ public static class ContextBuilder
         var people = await data.People.AsNoTracking().Where(p => p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync();
         var meter = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == engineId).ToListAsync();
         var outlook = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Content).FirstOrDefaultAsync() is { } content ? OutlookContent.Of(content) : null;
-        var record = Of(engine, type, fleet, people, type.InForceByCondition(day));
+        var own = await data.EngineFigures.AsNoTracking().Where(f => f.EngineId == engineId && f.WithdrawnAt == null).ToListAsync();
+        var record = Of(engine, type, fleet, people, type.InForceByCondition(day), own);
         var last = meter.Where(m => !m.Withdrawn).OrderBy(m => m.Date).ThenBy(m => m.Sequence).LastOrDefault();
         return record with
         {
@@ -41,7 +42,7 @@ public static class ContextBuilder
         new[] { type.BookHours, type.BookMonths is { } months ? usage.HoursBetween(today, today.AddMonths(months)) : null }.Min();
 
     /// <summary>The same from what is at hand, without what the record expects: for visits written as a whole.</summary>
-    public static ContextRecord Of(EngineRow engine, EngineTypeRow type, FleetRow fleet, IReadOnlyList<PersonRow> people, IReadOnlyList<SpecRevisionRow> revisions)
+    public static ContextRecord Of(EngineRow engine, EngineTypeRow type, FleetRow fleet, IReadOnlyList<PersonRow> people, IReadOnlyList<SpecRevisionRow> revisions, IReadOnlyList<EngineFigureRow>? own = null)
     {
         var core = type.ToCore();
         return new ContextRecord
@@ -75,11 +76,20 @@ public static class ContextBuilder
                 Pins = type.Pins,
                 PulleyMm = type.PulleyMm,
                 SpeaksCamTurns = type.SpeaksCamTurns,
+                Uniflow = type.Uniflow,
+                PastTdc = core.PastTdc,
+                Letters = type.Letters,
+                SameWithinMm = type.SameWithinMm ?? Core.Judging.Judgement.DefaultSameWithinMm,
+                HotMinutes = type.HotMinutes,
+                SecondPassMinutes = type.SecondPassMinutes,
+                NarrowBlade = type.NarrowBlade,
+                RunningMethod = type.RunningMethod,
+                Fasteners = type.Kit().Fasteners,
             },
-            Points = [.. type.Points.OrderBy(p => p.Order).Zip(core.Points).Select(p => new ContextPointRecord(p.First.Id, p.First.Label, p.First.Cylinder, p.First.Kind, p.First.Place, p.First.Bank, p.First.Along, p.Second.Adjuster.ToRecord(), p.Second.Bridge is not null, p.First.BookName))],
-            Demands = [.. revisions.Select(r => Demands(r, type, fleet))],
+            Points = [.. type.Points.OrderBy(p => p.Order).Zip(core.Points).Select(p => new ContextPointRecord(p.First.Id, p.First.Label, p.First.Cylinder, p.First.Kind, p.First.Place, p.First.Bank, p.First.Along, p.Second.Adjuster.ToRecord(), p.Second.Bridge is not null, p.First.BookName, p.First.BridgeScrew))],
+            Demands = [.. revisions.Select(r => Demands(r, type, fleet, own))],
             People = [.. people.Select(p => new PersonRecord(p.Id, p.Name, p.Initials))],
-            Steps = [.. Cautions.Steps(engine.Machine.Kind).Select(s => new StepRecord(s.Key, s.List, s.Text, null, s.Point, s.CrankDeg, s.Counts, s.Pair, s.ByStarter))],
+            Steps = [.. Cautions.Steps(engine.Machine.Kind, core, type.StepsOf(core), type.Kit()).Select(s => new StepRecord(s.Key, s.List, s.Text, s.Asks, s.Point, s.CrankDeg, s.Counts, s.Pair, s.ByStarter, s.OnlyJob))],
             Expected = [],
             Foremost = Cautions.Foremost,
             FleetRisk = fleet.Risk,
@@ -87,13 +97,18 @@ public static class ContextBuilder
         };
     }
 
-    /// <summary>What a revision asks of every point.</summary>
-    internal static ContextDemandsRecord Demands(SpecRevisionRow revision, EngineTypeRow type, FleetRow fleet)
+    /// <summary>What a revision asks of every point; a figure of the engine's own goes before it.</summary>
+    internal static ContextDemandsRecord Demands(SpecRevisionRow revision, EngineTypeRow type, FleetRow fleet, IReadOnlyList<EngineFigureRow>? own = null)
     {
-        var demands = DemandMapping.Demands(revision.Lines, fleet);
+        var lines = OwnFigures.Over(revision, own);
+        var demands = DemandMapping.Demands(lines.Select(l => l.Line), fleet);
         return new ContextDemandsRecord(revision.Id, revision.Revision, revision.Source, revision.Date, revision.Condition,
-            [.. type.Points.OrderBy(p => p.Order).Where(p => demands.ContainsKey(p.Kind)).Select(p => new PointDemandRecord(
-                p.Label, demands[p.Kind].ToRecord(), revision.Lines.First(l => l.Kind == p.Kind).Written(), demands[p.Kind] is Core.Judging.Demand.Gap { FleetTolerance: true }, revision.Lines.First(l => l.Kind == p.Kind).Unit))]);
+            [.. from point in type.Points.OrderBy(p => p.Order)
+                let line = lines.FirstOrDefault(l => l.Line.Kind == point.Kind)
+                where line.Line is not null
+                let demand = demands[point.Kind]
+                select new PointDemandRecord(point.Label, demand.ToRecord(), line.Line.Written(), demand is Core.Judging.Demand.Gap { FleetTolerance: true }, line.Line.Unit,
+                    line.Own is { } why ? new OwnFigureRecord(why.Who, why.Why, why.Source, why.Date) : null)]);
     }
 
     private static async Task<AwaitingRecord?> AwaitingAsync(ZeroDriftContext data, Guid engineId)

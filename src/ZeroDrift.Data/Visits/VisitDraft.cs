@@ -56,6 +56,9 @@ public sealed class VisitDraft(Guid visitId, Guid engineId, Guid by, DateTimeOff
         foreach (var step in steps) Add("ticked", new JsonObject { ["step"] = step, ["on"] = true });
     }
 
+    /// <summary>A step with what was said at it: how many parts, what was seen.</summary>
+    public void Tick(string step, string said) => Add("ticked", new JsonObject { ["step"] = step, ["on"] = true, ["said"] = said });
+
     public void Condition(string condition, double? temperatureC, bool anyway)
     {
         var fields = new JsonObject { ["condition"] = condition };
@@ -102,6 +105,23 @@ public sealed class VisitDraft(Guid visitId, Guid engineId, Guid by, DateTimeOff
         if (why is not null) fields["why"] = why;
         Add("outcome", fields);
     }
+
+    /// <summary>How a point set by amount stood.</summary>
+    public void Start(string point, string state) => Add("startState", new JsonObject { ["point"] = point, ["state"] = state });
+
+    /// <summary>Set by the book's amount.</summary>
+    public void ByTheBook(string point, string amount, string unit, string contact, int pass = 1, double? waitMinutes = null)
+    {
+        var fields = new JsonObject { ["point"] = point, ["outcome"] = "byTheBook", ["amount"] = amount, ["unit"] = unit, ["contact"] = contact, ["pass"] = pass };
+        if (waitMinutes is { } wait) fields["waitMinutes"] = wait;
+        Add("outcome", fields);
+    }
+
+    /// <summary>A shim as it was read.</summary>
+    public void Shim(string point, string stage, string thickness, string how) => Add("shimRead", new JsonObject { ["point"] = point, ["stage"] = stage, ["thickness"] = thickness, ["unit"] = "mm", ["how"] = how });
+
+    /// <summary>One shim for another.</summary>
+    public void FitShim(string point, string old, string fitted) => Add("outcome", new JsonObject { ["point"] = point, ["outcome"] = "shimFitted", ["old"] = old, ["new"] = fitted, ["unit"] = "mm" });
 
     public void Note(string text, string? point = null)
     {

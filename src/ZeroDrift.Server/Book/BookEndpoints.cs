@@ -79,37 +79,7 @@ internal static class BookEndpoints
             var log = new ChangeLog(data, "type", id, request.Who, request.Why, day.Now);
             if (request.Name is not null) type.Name = log.Changed("name", type.Name, Given.Name(request.Name, "name", "a name that says what the engine is", 120));
             if (request.Method is { } method) type.Method = log.Changed("method", type.Method, method);
-            if (request.Rotation is not null) type.Rotation = log.Changed("rotation", type.Rotation, Given.Text(request.Rotation, "rotation", "the turning direction", 80));
-            if (request.BarringTool is not null) type.BarringTool = log.Changed("barringTool", type.BarringTool, Given.Text(request.BarringTool, "barringTool", "how it is barred", 80));
-            type.ToolTurnsPerCrankTurn = log.Changed("toolTurnsPerCrankTurn", type.ToolTurnsPerCrankTurn, Given.InRange(request.ToolTurnsPerCrankTurn, 0.01, 1000, "toolTurnsPerCrankTurn", "The barring ratio") ?? type.ToolTurnsPerCrankTurn);
-            type.PitchMm = log.Changed("pitchMm", type.PitchMm, Given.InRange(request.PitchMm, 0.1, 10, "pitchMm", "The screw's pitch") ?? type.PitchMm);
-            type.ClearancePerTravel = log.Changed("clearancePerTravel", type.ClearancePerTravel, Given.InRange(request.ClearancePerTravel, 0.05, 10, "clearancePerTravel", "The clearance per screw travel") ?? type.ClearancePerTravel);
-            type.ClockwiseCloses = log.Changed("clockwiseCloses", type.ClockwiseCloses, request.ClockwiseCloses ?? type.ClockwiseCloses);
-            type.BookHours = log.Changed("bookHours", type.BookHours, Given.InRange(request.BookHours, 1, 100_000, "bookHours", "The book's interval in hours") ?? type.BookHours);
-            type.BookMonths = log.Changed("bookMonths", type.BookMonths, (int?)Given.InRange(request.BookMonths, 1, 240, "bookMonths", "The book's interval in months") ?? type.BookMonths);
-            type.FirstCheckHours = log.Changed("firstCheckHours", type.FirstCheckHours, Given.InRange(request.FirstCheckHours, 1, 10_000, "firstCheckHours", "The first check after a build") ?? type.FirstCheckHours);
-            type.BreakInHours = log.Changed("breakInHours", type.BreakInHours, Given.InRange(request.BreakInHours, 0, 10_000, "breakInHours", "The break-in hours") ?? type.BreakInHours);
-            type.JobHours = log.Changed("jobHours", type.JobHours, Given.InRange(request.JobHours, 0.25, 200, "jobHours", "The length of the job in hours") ?? type.JobHours);
-            type.ColdMaxC = log.Changed("coldMaxC", type.ColdMaxC, Given.InRange(request.ColdMaxC, 0, 100, "coldMaxC", "The warmest that counts as cold") ?? type.ColdMaxC);
-            type.DialConversion = log.Changed("dialConversion", type.DialConversion, Given.InRange(request.DialConversion, 0.01, 10, "dialConversion", "The dial's conversion") ?? type.DialConversion);
-            type.DialContact = log.Changed("dialContact", type.DialContact, request.DialContact is null ? type.DialContact : Given.OptionalText(request.DialContact, "dialContact", "where the dial touches", 120));
-            type.Order = log.Changed("order", type.Order, request.Order ?? type.Order);
-            type.Setting = log.Changed("setting", type.Setting, request.Setting ?? type.Setting);
-            type.Judging = log.Changed("judging", type.Judging, request.Judging ?? type.Judging);
-            type.Manner = log.Changed("manner", type.Manner, request.Manner ?? type.Manner);
-            type.Measuring = log.Changed("measuring", type.Measuring, request.Measuring ?? type.Measuring);
-            type.Spark = log.Changed("spark", type.Spark, request.Spark ?? type.Spark);
-            type.Interference = log.Changed("interference", type.Interference, request.Interference ?? type.Interference);
-            type.Pins = log.Changed("pins", type.Pins, request.Pins is null ? type.Pins : Given.OptionalText(request.Pins, "pins", "the lock pins or cam bars", 120));
-            type.PulleyMm = log.Changed("pulleyMm", type.PulleyMm, Given.InRange(request.PulleyMm, 10, 5000, "pulleyMm", "The diameter of the pulley") ?? type.PulleyMm);
-            type.SpeaksCamTurns = log.Changed("speaksCamTurns", type.SpeaksCamTurns, request.SpeaksCamTurns ?? type.SpeaksCamTurns);
-            TypeFromRequest.Name(type, request.PointNames);
-            if (request.BookStops is not null)
-            {
-                var stops = TypeFromRequest.Stops(request.BookStops);
-                log.Changed("bookStops", Written(type.BookStops), Written(stops));
-                type.BookStops = stops;
-            }
+            request.Onto(type, log);
             if (request.Archived is { } archived)
             {
                 if (archived && await data.Engines.AnyAsync(e => e.EngineTypeId == id && e.ArchivedAt == null)) throw new ConflictException("inUse", "archived", $"Engines of type {type.Code} are still in use; archive them first.");
@@ -144,8 +114,6 @@ internal static class BookEndpoints
         if (later) refits.Want(id);
         return response;
     }
-
-    private static string Written(IEnumerable<BookStopRow> stops) => string.Join("; ", stops.Select(s => FormattableString.Invariant($"{s.CrankDeg}: {string.Join(' ', s.Points)}")));
 
     private static bool IsSame(EngineTypeRow a, EngineTypeRow b) => a.NameKey == NameKeys.Of(b.Code) && a.Cycle == b.Cycle && a.FiringOrder == b.FiringOrder && a.Banks == b.Banks && a.Layout == b.Layout && a.Adjuster == b.Adjuster;
 

@@ -28,7 +28,7 @@ public sealed record SpecLineDto
 public sealed record BookStopDto(double CrankDeg, IReadOnlyList<string>? Points);
 
 /// <summary>An engine type as it is typed into the book.</summary>
-public sealed record EngineTypeRequest
+public sealed record EngineTypeRequest : TypeWays
 {
     public Guid? Id { get; init; }
     public string? Code { get; init; }
@@ -41,52 +41,35 @@ public sealed record EngineTypeRequest
     public string? Banks { get; init; }
     public string? Layout { get; init; }
     public AdjusterKind Adjuster { get; init; }
-    public double? PitchMm { get; init; }
-    public double? ClearancePerTravel { get; init; }
-    public bool? ClockwiseCloses { get; init; }
     public IReadOnlyList<double>? ShimSizesMm { get; init; }
     public double? ShimPerClearance { get; init; }
     public double? TravelTurns { get; init; }
     public bool? SelfLocking { get; init; }
-    public double? ColdMaxC { get; init; }
-    public double? DialConversion { get; init; }
-    public string? DialContact { get; init; }
-    public PointOrder? Order { get; init; }
-    public SettingOrder? Setting { get; init; }
-    public JudgingSchool? Judging { get; init; }
-    public SettingManner? Manner { get; init; }
-    public MeasuringMeans? Measuring { get; init; }
-    public bool? Spark { get; init; }
-    public bool? Interference { get; init; }
-    public string? Pins { get; init; }
-    public double? PulleyMm { get; init; }
-    public bool? SpeaksCamTurns { get; init; }
 
-    /// <summary>What the book calls each point, in the order of the points; none for those without a name of their own.</summary>
-    public IReadOnlyList<string?>? PointNames { get; init; }
     public TurningMethod Method { get; init; }
-    public IReadOnlyList<BookStopDto?>? BookStops { get; init; }
-    public string? Rotation { get; init; }
-    public string? BarringTool { get; init; }
-    public double? ToolTurnsPerCrankTurn { get; init; }
-    public double? BookHours { get; init; }
-    public int? BookMonths { get; init; }
-    public double? FirstCheckHours { get; init; }
-    public double? BreakInHours { get; init; }
-    public double? JobHours { get; init; }
     public SpecRevisionRequest? Spec { get; init; }
+
+    /// <summary>The layout or the adjuster was not given and stands in for the book's: marked, and asked for again.</summary>
+    public bool? LayoutAssumed { get; init; }
+    public bool? AdjusterAssumed { get; init; }
+
+    /// <summary>The letters of its book; left out, the layout must tell.</summary>
+    public BookLetters? Letters { get; init; }
+
+    /// <summary>What sets one kind of point otherwise than the rest.</summary>
+    public IReadOnlyList<KindStyleDto?>? ByKind { get; init; }
 
     /// <summary>No figure is at hand: points are measured and not judged until a revision is added.</summary>
     public bool? NoFigures { get; init; }
 }
 
-public sealed record SpecRevisionRequest(string? Revision, string? Source, DateOnly? Date, SpecCondition Condition, IReadOnlyList<SpecLineDto?>? Lines);
+public sealed record SpecRevisionRequest(string? Revision, string? Source, DateOnly? Date, SpecCondition Condition, IReadOnlyList<SpecLineDto?>? Lines, string? Photo = null);
 
-public sealed record LashPointResponse(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, AdjusterKind Adjuster, int Bank, int Along, string? BookName);
+public sealed record LashPointResponse(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, AdjusterKind Adjuster, int Bank, int Along, string? BookName, bool BridgeScrew);
 
 public sealed record SpecFiguresResponse(LashKind Kind, double? MinMm, double? MaxMm, double? SetMm, bool FleetTolerance, string Written, string Unit);
 
-public sealed record RevisionResponse(Guid Id, string Revision, string Source, DateOnly Date, SpecCondition Condition, bool InForce, IReadOnlyList<SpecFiguresResponse> Figures);
+public sealed record RevisionResponse(Guid Id, string Revision, string Source, DateOnly Date, SpecCondition Condition, bool InForce, IReadOnlyList<SpecFiguresResponse> Figures, string? Photo);
 
 public sealed record EngineTypeSummary(Guid Id, string Code, string Name, string FiringOrder, int Cylinders, int Points, AdjusterKind Adjuster, string? Revision, int Engines);
 
@@ -124,6 +107,37 @@ public sealed record EngineTypeResponse
     public string? Pins { get; init; }
     public double? PulleyMm { get; init; }
     public required bool SpeaksCamTurns { get; init; }
+    /// <summary>Fields that nobody gave: assumed, not the book's.</summary>
+    public required IReadOnlyList<string> Assumed { get; init; }
+    public required BookLetters Letters { get; init; }
+
+    /// <summary>The letters, spelt out.</summary>
+    public required string LettersSpeltOut { get; init; }
+    public UniflowTiming? Uniflow { get; init; }
+    public required IReadOnlyList<KindStyleDto> ByKind { get; init; }
+
+    /// <summary>Its steps, whether edited or following from its adjusters.</summary>
+    public required IReadOnlyList<TypeStepDto> Steps { get; init; }
+    public required bool OwnSteps { get; init; }
+    public required IReadOnlyList<FastenerDto> Fasteners { get; init; }
+    public required IReadOnlyList<GasketDto> Gaskets { get; init; }
+    public required IReadOnlyList<string> ScarceTools { get; init; }
+
+    /// <summary>What to bring, summed.</summary>
+    public required IReadOnlyList<KitLine> Kit { get; init; }
+    public double? GasketHours { get; init; }
+    public required bool NarrowBlade { get; init; }
+    public double? HotMinutes { get; init; }
+    public double? ResetHotHours { get; init; }
+    public double? SecondPassMinutes { get; init; }
+    public required bool RunningMethod { get; init; }
+    public double? SameWithinMm { get; init; }
+    public double? PastTdcMm { get; init; }
+    public double? StrokeMm { get; init; }
+    public double? RodMm { get; init; }
+
+    /// <summary>Degrees past TDC, where stroke and rod give them.</summary>
+    public double? PastTdcDeg { get; init; }
     public required bool Archived { get; init; }
     public required int Version { get; init; }
     public required TurningMethod Method { get; init; }
@@ -148,36 +162,10 @@ public sealed record EngineTypeResponse
 public sealed record TypePreviewResponse(IReadOnlyList<LashPointResponse> Points, TurningPlanResponse Plan, IReadOnlyList<SpecFiguresResponse> Figures);
 
 /// <summary>What of a type may be edited; its points and firing order may not, since records stand on them.</summary>
-public sealed record EngineTypeChangeRequest
+public sealed record EngineTypeChangeRequest : TypeWays
 {
     public string? Name { get; init; }
     public TurningMethod? Method { get; init; }
-    public string? Rotation { get; init; }
-    public string? BarringTool { get; init; }
-    public double? ToolTurnsPerCrankTurn { get; init; }
-    public double? PitchMm { get; init; }
-    public double? ClearancePerTravel { get; init; }
-    public bool? ClockwiseCloses { get; init; }
-    public double? BookHours { get; init; }
-    public int? BookMonths { get; init; }
-    public double? FirstCheckHours { get; init; }
-    public double? BreakInHours { get; init; }
-    public double? JobHours { get; init; }
-    public double? ColdMaxC { get; init; }
-    public double? DialConversion { get; init; }
-    public string? DialContact { get; init; }
-    public PointOrder? Order { get; init; }
-    public SettingOrder? Setting { get; init; }
-    public JudgingSchool? Judging { get; init; }
-    public SettingManner? Manner { get; init; }
-    public MeasuringMeans? Measuring { get; init; }
-    public bool? Spark { get; init; }
-    public bool? Interference { get; init; }
-    public string? Pins { get; init; }
-    public double? PulleyMm { get; init; }
-    public bool? SpeaksCamTurns { get; init; }
-    public IReadOnlyList<BookStopDto?>? BookStops { get; init; }
-    public IReadOnlyList<string?>? PointNames { get; init; }
     public bool? Archived { get; init; }
     public string? Who { get; init; }
     public string? Why { get; init; }

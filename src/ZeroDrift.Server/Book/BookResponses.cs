@@ -47,6 +47,28 @@ internal static class BookResponses
             Pins = row.Pins,
             PulleyMm = row.PulleyMm,
             SpeaksCamTurns = row.SpeaksCamTurns,
+            Assumed = row.Assumed,
+            Letters = row.Letters,
+            LettersSpeltOut = row.Letters.SpeltOut(),
+            Uniflow = row.Uniflow,
+            ByKind = [.. row.ByKind.Select(k => new KindStyleDto(k.Kind, k.Adjuster, k.PitchMm, k.ClearancePerTravel, k.ClockwiseCloses))],
+            Steps = [.. row.StepsOf(core).Select(s => new TypeStepDto { Key = s.Key, List = s.List, Text = s.Text, Kind = s.Kind, Points = s.Points, CrankDeg = s.CrankDeg, Counts = s.Counts, Pair = s.Pair, Asks = s.Asks, OnlyJob = s.OnlyJob })],
+            OwnSteps = row.OwnSteps,
+            Fasteners = [.. row.Fasteners.Select(f => new FastenerDto(f.Use, f.Size, f.TorqueNm, f.Count))],
+            Gaskets = [.. row.Gaskets.Select(g => new GasketDto(g.Name, g.Count, g.SingleUse))],
+            ScarceTools = row.ScarceTools,
+            Kit = Core.Visits.Kit.Of(core, row.Kit()),
+            GasketHours = row.GasketHours,
+            NarrowBlade = row.NarrowBlade,
+            HotMinutes = row.HotMinutes,
+            ResetHotHours = row.ResetHotHours,
+            SecondPassMinutes = row.SecondPassMinutes,
+            RunningMethod = row.RunningMethod,
+            SameWithinMm = row.SameWithinMm,
+            PastTdcMm = row.PastTdcMm,
+            StrokeMm = row.StrokeMm,
+            RodMm = row.RodMm,
+            PastTdcDeg = core.PastTdc is { Degrees: > 0 } past ? past.Degrees : null,
             Methods = TurningMethods.AllowedBy(core),
             BookStops = [.. row.BookStops.Select(s => new BookStopDto(s.CrankDeg, s.Points))],
             Archived = row.ArchivedAt is not null,
@@ -61,13 +83,13 @@ internal static class BookResponses
             BreakInHours = row.BreakInHours,
             JobHours = row.JobHours,
             Points = Points(row),
-            Revisions = [.. row.Revisions.OrderByDescending(r => r.Date).Select(r => new RevisionResponse(r.Id, r.Revision, r.Source, r.Date, r.Condition, inForce.Contains(r.Id), Figures(r.Lines, fleet)))],
+            Revisions = [.. row.Revisions.OrderByDescending(r => r.Date).Select(r => new RevisionResponse(r.Id, r.Revision, r.Source, r.Date, r.Condition, inForce.Contains(r.Id), Figures(r.Lines, fleet), r.Photo))],
             Plan = TurningPlanResponse.Of(core.Turning(), core.Plan()),
         };
     }
 
     public static IReadOnlyList<LashPointResponse> Points(EngineTypeRow row) =>
-        [.. row.Points.OrderBy(p => p.Order).Select(p => new LashPointResponse(p.Id, p.Label, p.Cylinder, p.Kind, p.Place, p.Adjuster, p.Bank, p.Along, p.BookName))];
+        [.. row.Points.OrderBy(p => p.Order).Select(p => new LashPointResponse(p.Id, p.Label, p.Cylinder, p.Kind, p.Place, p.Adjuster, p.Bank, p.Along, p.BookName, p.BridgeScrew))];
 
     public static IReadOnlyList<SpecFiguresResponse> Figures(IReadOnlyList<SpecLineRow> lines, FleetRow fleet)
     {

@@ -2,7 +2,6 @@ using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Turning;
-using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 
@@ -15,7 +14,10 @@ internal static class TypeFromRequest
     public static EngineTypeRow Build(EngineTypeRequest request, FleetRow fleet, DateOnly today, bool preview)
     {
         var order = FiringOrder.Parse(request.FiringOrder, request.Cycle, request.FiringAnglesDeg);
-        var points = HeadLayout.Parse(request.Banks, request.Layout, order, request.Adjuster);
+        var letters = request.Letters ?? HeadLayout.Letters(request.Layout, request.Cycle);
+        var points = HeadLayout.Parse(request.Banks, request.Layout, order, request.Adjuster, letters: letters);
+        var kinds = (request.ByKind ?? []).Select((k, i) => TypeParts.Of(k ?? throw new BadInputException($"byKind[{i}]", "Fill this line, or leave it out."), $"byKind[{i}]")).ToList();
+        if (kinds.GroupBy(k => k.Kind).FirstOrDefault(g => g.Count() > 1) is { } twice) throw new BadInputException("byKind", $"The {twice.Key.Word()} points stand twice; give each kind once.");
         var t = request.Timing;
         var row = new EngineTypeRow
         {
@@ -34,65 +36,27 @@ internal static class TypeFromRequest
             RampGuardDeg = request.RampGuardDeg ?? ValveTiming.DefaultRampGuardDeg,
             Banks = string.IsNullOrWhiteSpace(request.Banks) ? string.Join(' ', order.Cylinders.Order()) : request.Banks.Trim(),
             Layout = request.Layout!.Trim().ToUpperInvariant(),
+            Letters = letters,
             Adjuster = request.Adjuster,
-            PitchMm = Given.InRange(request.PitchMm, 0.1, 10, "pitchMm", "The screw's pitch"),
-            ClearancePerTravel = Given.InRange(request.ClearancePerTravel, 0.05, 10, "clearancePerTravel", "The clearance per screw travel") ?? 1,
-            ClockwiseCloses = request.ClockwiseCloses ?? true,
+            ByKind = kinds,
             ShimSizesMm = Sizes(request.ShimSizesMm),
             ShimPerClearance = Given.InRange(request.ShimPerClearance, 0.05, 10, "shimPerClearance", "The shim travel per clearance") ?? 1,
             TravelTurns = Given.InRange(request.TravelTurns, 0.05, 100, "travelTurns", "The plunger travel in turns"),
             SelfLocking = request.SelfLocking ?? false,
-            ColdMaxC = Given.InRange(request.ColdMaxC, 0, 100, "coldMaxC", "The warmest that counts as cold") ?? 40,
-            DialConversion = Given.InRange(request.DialConversion, 0.01, 10, "dialConversion", "The dial's conversion"),
             Method = request.Method,
-            BookStops = Stops(request.BookStops),
-            DialContact = Given.OptionalText(request.DialContact, "dialContact", "where the dial touches", 120),
-            Order = request.Order ?? default,
-            Setting = request.Setting,
-            Judging = request.Judging ?? default,
-            Manner = request.Manner ?? default,
-            Measuring = request.Measuring ?? default,
-            Spark = request.Spark ?? false,
-            Interference = request.Interference ?? false,
-            Pins = Given.OptionalText(request.Pins, "pins", "the lock pins or cam bars", 120),
-            PulleyMm = Given.InRange(request.PulleyMm, 10, 5000, "pulleyMm", "The diameter of the pulley"),
-            SpeaksCamTurns = request.SpeaksCamTurns ?? false,
-            Rotation = Given.OptionalText(request.Rotation, "rotation", "the turning direction", 80) ?? "clockwise seen from the front",
-            BarringTool = Given.OptionalText(request.BarringTool, "barringTool", "how it is barred", 80) ?? "socket on the crank nut",
-            ToolTurnsPerCrankTurn = Given.InRange(request.ToolTurnsPerCrankTurn, 0.01, 1000, "toolTurnsPerCrankTurn", "The barring ratio") ?? 1,
-            BookHours = Given.InRange(request.BookHours, 1, 100_000, "bookHours", "The book's interval in hours"),
-            BookMonths = (int?)Given.InRange(request.BookMonths, 1, 240, "bookMonths", "The book's interval in months"),
-            FirstCheckHours = Given.InRange(request.FirstCheckHours, 1, 10_000, "firstCheckHours", "The first check after a build"),
-            BreakInHours = Given.InRange(request.BreakInHours, 0, 10_000, "breakInHours", "The break-in hours") ?? 0,
-            JobHours = Given.InRange(request.JobHours, 0.25, 200, "jobHours", "The length of the job in hours") ?? 4,
         };
-        row.Points = [.. points.Select((p, i) => new LashPointRow { Id = Guid.CreateVersion7(), EngineTypeId = row.Id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = HeadLayout.For(p.Kind, request.Adjuster), Bank = p.Bank, Along = p.Along, Order = i })];
-        Name(row, request.PointNames);
-        if (row.Measuring == MeasuringMeans.Dial && row.DialConversion is null) throw new BadInputException("dialConversion", "Give the clearance per dial travel at its point of contact, so that a dial reading can be converted; with a factor of 2.4 between dial and lobe it is 0.417.");
+        row.Points = [.. points.Select((p, i) => new LashPointRow { Id = Guid.CreateVersion7(), EngineTypeId = row.Id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = kinds.Find(k => k.Kind == p.Kind)?.Adjuster ?? HeadLayout.For(p.Kind, request.Adjuster), Bank = p.Bank, Along = p.Along, Order = i })];
+        request.Onto(row, null);
+        row.Assumed = [.. Assumed(request, row)];
         if (request.Spec is { } spec && (!preview || (spec.Lines ?? []).Any(Filled))) row.Revisions = [Revision(spec, row, fleet, today, preview)];
         if (!preview)
         {
-            if (row.Adjuster.NeedsPitch() && row.PitchMm is null) throw new BadInputException("pitchMm", "Give the screw's pitch in mm, so that a turn can be worked out; 1 mm and 1.25 mm are common.");
+            if (row.Points.Exists(p => p.Adjuster.NeedsPitch() && row.Figures(p.Kind).PitchMm is null)) throw new BadInputException("pitchMm", "Give the screw's pitch in mm, so that a turn can be worked out; 1 mm and 1.25 mm are common.");
             if (row.Revisions.Count == 0 && request.NoFigures != true) throw new BadInputException("spec.lines", "Give the clearances with their source, so that a reading can be judged.");
         }
         // The plan is the proof: timing, method and book stops are checked by making it.
         row.ToCore().Plan();
         return row;
-    }
-
-    public static List<BookStopRow> Stops(IReadOnlyList<BookStopDto?>? stops) => [.. (stops ?? []).Select((stop, i) => stop is null
-        ? throw new BadInputException($"bookStops[{i}]", "Give the stop's crank angle and its points.")
-        : new BookStopRow { CrankDeg = stop.CrankDeg, Points = [.. stop.Points ?? []] })];
-
-    /// <summary>Gives the points the book's own names, each once.</summary>
-    public static void Name(EngineTypeRow row, IReadOnlyList<string?>? names)
-    {
-        if (names is null || names.Count == 0) return;
-        var points = row.Points.OrderBy(p => p.Order).ToList();
-        if (names.Count != points.Count) throw new BadInputException("pointNames", $"Give the book's names of all {points.Count} points in the order of the heads; {names.Count} were given.");
-        for (var i = 0; i < names.Count; i++) points[i].BookName = Given.OptionalText(names[i], $"pointNames[{i}]", "the book's name of a point", 40);
-        if (points.Where(p => p.BookName is not null).GroupBy(p => p.BookName, StringComparer.OrdinalIgnoreCase).FirstOrDefault(g => g.Count() > 1) is { } twice)
-            throw new BadInputException("pointNames", $"'{twice.Key}' stands for two points; give each its own name.");
     }
 
     public static SpecRevisionRow Revision(SpecRevisionRequest spec, EngineTypeRow type, FleetRow fleet, DateOnly today, bool preview = false)
@@ -107,13 +71,14 @@ internal static class TypeFromRequest
             Date = spec.Date ?? today,
             Condition = spec.Condition,
             Lines = lines,
+            Photo = Photo(spec.Photo, "spec.photo"),
         };
         try
         {
             var specs = DemandMapping.Demands(lines, fleet);
             var needed = type.Points.Where(p => p.Adjuster is not (AdjusterKind.HydraulicPreload or AdjusterKind.InjectorScrew)).Select(p => p.Kind).Distinct().Where(k => k is LashKind.Intake or LashKind.Exhaust);
             foreach (var (kind, demand) in specs)
-                if (type.Points.Find(p => p.Kind == kind) is { } point) Fits(point.Adjuster.With(type.Figures()), demand);
+                if (type.Points.Find(p => p.Kind == kind) is { } point) Fits(point.Adjuster.With(type.Figures(kind)), demand);
             if (!preview && needed.FirstOrDefault(k => !specs.ContainsKey(k), (LashKind)(-1)) is var missing && (int)missing >= 0)
                 throw new BadInputException("lines", $"Give the {missing.Word()} clearance too.");
         }
@@ -124,7 +89,22 @@ internal static class TypeFromRequest
         return row;
     }
 
-    private static SpecLineRow Line(SpecLineDto line, string field) => new()
+    /// <summary>What stands in for a figure of the book that was not given.</summary>
+    private static IEnumerable<string> Assumed(EngineTypeRequest request, EngineTypeRow row)
+    {
+        if (request.LayoutAssumed == true) yield return "layout";
+        if (request.AdjusterAssumed == true) yield return "adjuster";
+        if (string.IsNullOrWhiteSpace(request.Rotation)) yield return "rotation";
+        if (request.ClearancePerTravel is null && row.Points.Exists(p => p.Adjuster is AdjusterKind.ScrewAtPushrod or AdjusterKind.FollowerScrew && row.ByKind.TrueForAll(k => k.Kind != p.Kind || k.ClearancePerTravel is null))) yield return "clearancePerTravel";
+    }
+
+    /// <summary>A picture by its hash.</summary>
+    public static string? Photo(string? hash, string field) => string.IsNullOrWhiteSpace(hash) ? null
+        : hash.Length == 64 && hash.All(char.IsAsciiHexDigit) ? hash.ToLowerInvariant()
+        : throw new BadInputException(field, "A picture is named by its sha-256, 64 hexadecimal digits.");
+
+    /// <summary>One line as it was given, checked.</summary>
+    public static SpecLineRow Line(SpecLineDto line, string field) => new()
     {
         Kind = line.Kind ?? throw new BadInputException(field + ".kind", "Say whether the figure is for intake or exhaust."),
         Min = line.Min?.Trim(),
@@ -144,7 +124,7 @@ internal static class TypeFromRequest
     };
 
     /// <summary>Whether an adjuster can meet a demand; the advice knows.</summary>
-    private static void Fits(Adjuster adjuster, Core.Judging.Demand demand)
+    public static void Fits(Adjuster adjuster, Core.Judging.Demand demand)
     {
         try
         {

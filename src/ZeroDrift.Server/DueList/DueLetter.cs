@@ -42,6 +42,7 @@ internal static class DueLetter
         Core.Hours.DueRule.FirstCheck => "first check after the build",
         Core.Hours.DueRule.Symptom => "an operator's slip",
         Core.Hours.DueRule.FollowUp => row.Calls.FirstOrDefault(c => c.Rule == Core.Hours.DueRule.FollowUp)?.What ?? "a follow-up",
+        Core.Hours.DueRule.ResetHot => "to be set hot after break-in",
         _ => "no rule",
     };
 }

@@ -57,6 +57,8 @@ public sealed record EngineResponse
     public required IReadOnlyList<EnginePointResponse> Points { get; init; }
     public required IReadOnlyList<LedgerRow> Ledger { get; init; }
     public required IReadOnlyList<MeterReadingResponse> Meter { get; init; }
+    /// <summary>Figures of its own over its type's.</summary>
+    public required IReadOnlyList<OwnFigureResponse> OwnFigures { get; init; }
     public required double TotalHours { get; init; }
     public string? Remark { get; init; }
     public string? Rating { get; init; }

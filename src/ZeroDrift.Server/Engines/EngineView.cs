@@ -32,6 +32,7 @@ internal static class EngineView
             Points = [.. type.Points.OrderBy(p => p.Order).Select(p => Point(p, outlook, sorted))],
             Ledger = [.. Enumerable.Reverse(sorted).Select(v => Ledger(v, people))],
             Meter = [.. meter.OrderByDescending(m => m.Date).ThenByDescending(m => m.Sequence).Select(m => new MeterReadingResponse(m.Id, m.Date, m.ShownHours, m.NewMeterShows, m.PersonId is { } p && people.TryGetValue(p, out var name) ? name : m.Who, m.Remark, m.Withdrawn, m.ReplacesId, m.Why, m.VisitId))],
+            OwnFigures = await OwnFigureEndpoints.List(id, data),
             TotalHours = outlook.HoursNow,
             Remark = engine.Remark,
             Rating = engine.Rating,

@@ -1,4 +1,6 @@
 using System.Text;
+using ZeroDrift.Core;
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Storage;
@@ -19,12 +21,12 @@ internal static class LogbookEndpoints
         logbook.MapGet("/export", Export).WithName("export-logbook").Produces<string>(200, "text/csv");
     }
 
-    public static async Task<LogbookReport> Preview(HttpRequest request, ZeroDriftContext data, FleetDay day) =>
-        (await new LogbookImport(data, await ReadAsync(request), day.Today).RunAsync(false, false, day.Now)).Report;
+    public static async Task<LogbookReport> Preview(HttpRequest request, ZeroDriftContext data, FleetDay day, string? letters = null) =>
+        (await new LogbookImport(data, await ReadAsync(request, letters), day.Today).RunAsync(false, false, day.Now)).Report;
 
-    public static async Task<LogbookReport> Import(HttpRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled, bool goodOnly = false)
+    public static async Task<LogbookReport> Import(HttpRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled, bool goodOnly = false, string? letters = null)
     {
-        var file = await ReadAsync(request);
+        var file = await ReadAsync(request, letters);
         var (report, types) = await gate.RunAsync(async data =>
         {
             var (done, touched) = await new LogbookImport(data, file, day.Today).RunAsync(true, goodOnly, day.Now);
@@ -43,5 +45,9 @@ internal static class LogbookEndpoints
         await LogbookExport.WriteAsync(data, engine, text);
     }
 
-    private static async Task<LogbookFile> ReadAsync(HttpRequest request) => LogbookReader.Read(await UploadedFile.ReadAsync(request));
+    private static async Task<LogbookFile> ReadAsync(HttpRequest request, string? letters) => LogbookReader.Read(await UploadedFile.ReadAsync(request), Letters(letters));
+
+    private static BookLetters? Letters(string? word) => string.IsNullOrEmpty(word) ? null
+        : Enum.TryParse<BookLetters>(word, true, out var letters) && Enum.IsDefined(letters) ? letters
+        : throw new BadInputException("letters", "Say intakeExhaust (I and E) or einlassAuslass (E and A).");
 }

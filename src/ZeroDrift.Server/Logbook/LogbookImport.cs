@@ -1,4 +1,5 @@
 using ZeroDrift.Core;
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
@@ -17,6 +18,7 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
     private readonly List<LogbookRow> fresh = [];
     private readonly LogbookFleet fleet = new();
     private int alreadyThere;
+    private bool asksLetters;
 
     /// <summary>Understands the file; with <paramref name="save"/> the good rows are brought in.</summary>
     /// <returns>The report, and the engines that got something new.</returns>
@@ -42,6 +44,7 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
             FirstRows = [.. fresh.Take(12).Select(r => new LogbookSample(r.Line, r.EngineRow!.Name, r.Date, r.Hours, r.PointName, r.FoundWritten, r.Found?.EstimateMm, r.LeftWritten, r.Left?.EstimateMm, r.Unit, r.Who, r.Remark))],
             BadRows = [.. bad.OrderBy(b => b.Line)],
             MissingEngines = [.. file.Rows.Where(r => fleet.EngineOf(r.Engine) is null).GroupBy(r => NameKeys.Of(r.Engine)).Select(g => new MissingEngine(g.First().Engine, g.Count(), g.Max(r => r.Hours)))],
+            AsksLetters = asksLetters,
             Saved = save,
         };
         if (save && fresh.Count > 0) await new LogbookWriter(data, fleet, now).WriteAsync(visits.OrderBy(v => v.Key.Date).Select(v => v.ToList()));
@@ -91,9 +94,15 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
         if (fleet.EngineOf(row.Engine) is not { } engine)
             throw new BadInputException("engine", $"The yard has no engine called '{row.Engine}'. Add it there first, or write its name as the yard does.");
         var type = fleet.TypeOf(engine);
+        if (row.EUnclear && type.Letters == BookLetters.EinlassAuslass)
+        {
+            // Its own book says E for the intake; a logbook kept by somebody else may mean the exhaust.
+            asksLetters = true;
+            throw new BadInputException("valve", BookLetterNames.Ask);
+        }
         var points = type.Points.Where(p => p.Cylinder == row.Cylinder && p.Kind == row.Kind).ToList();
         if (points.Count == 0)
-            throw new BadInputException("cylinder", $"{engine.Name} ({type.Code}) has no {row.PointName}; its points are {string.Join(' ', type.Points.OrderBy(p => p.Order).Select(p => p.Label))}.");
+            throw new BadInputException("cylinder", $"{engine.Name} ({type.Code}) has no {row.Cylinder}{type.Letters.Letter(row.Kind)}{(row.Place is null ? "" : " " + row.Place)}; its points are {string.Join(' ', type.Points.OrderBy(p => p.Order).Select(p => p.Label))}.");
         var point = points.Count == 1 ? points[0] : points.Find(p => p.Place == row.Place)
             ?? throw new BadInputException("valve", $"Cylinder {row.Cylinder} has {points.Count} of these; say which: {string.Join(" or ", points.Select(p => p.Place))}.");
         if (row.Date > today.AddDays(1)) throw new BadInputException("date", $"{Said.Day(row.Date)} is still to come.");

@@ -29,18 +29,21 @@ internal static class LogbookReader
         new("remark", "remarks", "note", "notes"),
     ];
 
-    /// <exception cref="BadInputException">Field <c>file</c>: empty, binary, no header, a needed column missing or twice, too many rows.</exception>
-    public static LogbookFile Read(byte[] bytes)
+    /// <param name="bytes">The file.</param>
+    /// <param name="said">The letters it uses, where somebody said; null where the file must tell.</param>
+    /// <exception cref="BadInputException">Field <c>letters</c>: it uses both. Field <c>file</c>: empty, binary, no header, a needed column missing or twice, too many rows.</exception>
+    public static LogbookFile Read(byte[] bytes, BookLetters? said = null)
     {
         var table = SheetTable.Read(bytes, Known, "engine", "date", "engine hours", "cylinder", "valve", "unit");
         if (!table.Columns.Contains("as found") && !table.Columns.Contains("as left")) throw new BadInputException("file", "The file has neither an 'as found' nor an 'as left' column.");
+        var letters = said ?? Letters(table.Rows.Select(r => r["valve"]));
         var rows = new List<LogbookRow>();
         var bad = new List<BadRow>();
         foreach (var row in table.Rows)
         {
             try
             {
-                rows.Add(Row(row));
+                rows.Add(Row(row, letters));
             }
             catch (BadInputException refused)
             {
@@ -52,10 +55,10 @@ internal static class LogbookReader
         return new LogbookFile(table.Separator, commas, table.Columns, table.Ignored, rows, bad);
     }
 
-    private static LogbookRow Row(SheetRow row)
+    private static LogbookRow Row(SheetRow row, BookLetters? letters)
     {
         var unit = WrittenFigure.Unit(row.Needed("unit", "write mm or thou"));
-        var (kind, place) = Valve(row.Needed("valve", "write intake or exhaust, with front or rear where a cylinder has two"));
+        var (kind, place) = Valve(row.Needed("valve", "write intake or exhaust, with front or rear where a cylinder has two"), letters);
         var (found, left) = (row["as found"], row["as left"]);
         if (found.Length == 0 && left.Length == 0) throw new BadInputException("as found", "Neither an as-found nor an as-left is given.");
         return new LogbookRow
@@ -68,6 +71,7 @@ internal static class LogbookReader
                 ? cylinder
                 : throw new BadInputException("cylinder", $"'{row["cylinder"]}' is not a cylinder number."),
             Kind = kind,
+            EUnclear = letters is null && row["valve"].Split(' ', 2)[0] is "e" or "E",
             Place = place,
             FoundWritten = found.Length == 0 ? null : found,
             Found = found.Length == 0 ? null : WrittenFigure.Parse(found, unit, "as found"),
@@ -79,15 +83,26 @@ internal static class LogbookReader
         };
     }
 
-    private static (LashKind, string?) Valve(string text)
+    /// <summary>A file that writes I or A somewhere, or spells its valves out, tells what its E is.</summary>
+    private static BookLetters? Letters(IEnumerable<string> valves)
+    {
+        var words = valves.Select(v => v.Split(' ', 2)[0].ToLowerInvariant()).ToHashSet();
+        var letters = words.Where(w => w.Length == 1).Select(w => w[0]).ToList();
+        if (words.Overlaps(["einlass", "einlaß", "auslass", "auslaß"])) letters.Add('A');
+        else if (words.Overlaps(["in", "intake", "inlet", "ex", "exhaust"]) && !letters.Contains('a')) letters.Add('I');
+        return BookLetterNames.Told(letters, null);
+    }
+
+    private static (LashKind, string?) Valve(string text, BookLetters? letters)
     {
         var words = text.ToLowerInvariant().Split(' ', 2, StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
         LashKind kind = words[0] switch
         {
-            "i" or "in" or "intake" or "inlet" => LashKind.Intake,
-            "e" or "ex" or "exhaust" => LashKind.Exhaust,
-            "b" or "brake" => LashKind.EngineBrake,
-            _ => throw new BadInputException("valve", $"'{text}' is not a valve; write intake or exhaust, or I or E."),
+            "in" or "intake" or "inlet" or "einlass" or "einlaß" => LashKind.Intake,
+            "ex" or "exhaust" or "auslass" or "auslaß" => LashKind.Exhaust,
+            "brake" => LashKind.EngineBrake,
+            [var letter] when (letters ?? BookLetters.IntakeExhaust).KindOf(letter) is { } known => known,
+            _ => throw new BadInputException("valve", $"'{text}' is not a valve; write intake or exhaust, or the letters of its book."),
         };
         return (kind, words.Length > 1 ? words[1] : null);
     }

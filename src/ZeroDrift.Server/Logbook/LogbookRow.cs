@@ -14,6 +14,9 @@ internal sealed record LogbookRow
     public required int Cylinder { get; init; }
     public required LashKind Kind { get; init; }
     public string? Place { get; init; }
+
+    /// <summary>The file writes an E and nothing that tells what it stands for: the engine's type must.</summary>
+    public bool EUnclear { get; init; }
     public string? FoundWritten { get; init; }
     public Reading? Found { get; init; }
     public string? LeftWritten { get; init; }
@@ -26,7 +29,7 @@ internal sealed record LogbookRow
     public EngineRow? EngineRow { get; init; }
     public LashPointRow? Point { get; init; }
 
-    public string PointName => $"{Cylinder}{Kind.Letter()}{(Place is null ? "" : " " + Place)}";
+    public string PointName => Point?.Label ?? $"{Cylinder} {Kind.Word()}{(Place is null ? "" : " " + Place)}";
 }
 
 /// <summary>A row that cannot be taken, and why.</summary>
@@ -49,6 +52,8 @@ public sealed record LogbookReport
 
     /// <summary>Engines the file names and the yard does not have, with the highest hours of each.</summary>
     public required IReadOnlyList<MissingEngine> MissingEngines { get; init; }
+    /// <summary>An E of this file could be exhaust or intake: say which before any figure is stored.</summary>
+    public required bool AsksLetters { get; init; }
     public required bool Saved { get; init; }
 }
 

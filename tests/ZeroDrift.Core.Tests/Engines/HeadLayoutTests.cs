@@ -60,7 +60,7 @@ public class HeadLayoutTests
         rows.Sample(r =>
         {
             var order = FiringOrder.Of([.. Enumerable.Range(1, r.cylinders)], EngineCycle.FourStroke);
-            var labels = HeadLayout.Parse(null, r.Row, order, AdjusterKind.ScrewAtValve).Select(p => p.Label).ToList();
+            var labels = HeadLayout.Parse(null, r.Row, order, AdjusterKind.ScrewAtValve, letters: BookLetters.IntakeExhaust).Select(p => p.Label).ToList();
             return labels.Count == r.Row.Length && labels.Distinct().Count() == labels.Count;
         });
     }

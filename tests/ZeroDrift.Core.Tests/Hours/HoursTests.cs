@@ -91,4 +91,15 @@ public class HoursTests
         Assert.Equal(DueRule.Nothing, Due.Of(null, H(0), Start, usage, null, false).Decides.Rule);
         Assert.Equal(-200, Due.Of(book, H(1700), Start.AddDays(30), usage, null, false).Decides.Hours);
     }
+
+    [Fact]
+    public void Built_cold_on_a_type_that_is_set_again_hot_that_is_due_in_its_own_hours_and_once_only()
+    {
+        var today = new DateOnly(2026, 1, 5);
+        var usage = Usage.Of([], today, 4, null);
+        BookClock Clock(bool build) => new(H(1000), null, H(200), H(100), new DateOnly(2026, 1, 1), build, H(10));
+        var due = Due.Of(Clock(true), H(102), today, usage, null, false);
+        Assert.Equal((DueRule.ResetHot, 8.0), (due.Decides.Rule, due.Decides.Hours!.Value));
+        Assert.DoesNotContain(DueRule.ResetHot, Due.Of(Clock(false), H(102), today, usage, null, false).Others.Select(o => o.Rule));
+    }
 }

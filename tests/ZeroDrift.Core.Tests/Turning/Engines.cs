@@ -15,7 +15,7 @@ internal static class Engines
     public static TurningEngine Uniflow(params int[] order) =>
         TurningEngine.Uniflow(FiringOrder.Of(order, EngineCycle.TwoStroke), UniflowTiming.Unknown);
 
-    public static string Said(TurningStop stop) => string.Join(' ', stop.Set.Select(p => p.Point.ToString()));
+    public static string Said(TurningStop stop) => string.Join(' ', stop.Set.Select(p => $"{p.Point.Cylinder}{BookLetters.IntakeExhaust.Letter(p.Point.Kind)}"));
 
     public static TurningPlan Plan(this TurningEngine engine, TurningMethod method, int? start = null, LashKind[]? kinds = null) =>
         TurningPlanner.Plan(engine, new TurningRequest(method, kinds, start));

@@ -121,7 +121,7 @@ public class PositionSchoolsTests
         foreach (var (cycle, list) in new[] { (EngineCycle.FourStroke, true), (EngineCycle.FourStroke, false), (EngineCycle.TwoStroke, true), (EngineCycle.TwoStroke, false) })
         {
             var order = FiringOrder.Parse("1 2", cycle);
-            var type = new EngineType { Order = order, Points = HeadLayout.Parse(null, "E E", order, AdjusterKind.ScrewAtValve, new AdjusterFigures(1.0)), BookStops = list ? [new(CrankAngle.Of(0, cycle), [new(1, LashKind.Exhaust)])] : [] };
+            var type = new EngineType { Order = order, Points = HeadLayout.Parse(null, "E E", order, AdjusterKind.ScrewAtValve, new AdjusterFigures(1.0), BookLetters.IntakeExhaust), BookStops = list ? [new(CrankAngle.Of(0, cycle), [new(1, LashKind.Exhaust)])] : [] };
             foreach (var method in Enum.GetValues<TurningMethod>())
             {
                 var refused = Record.Exception(() => type.Plan(method));

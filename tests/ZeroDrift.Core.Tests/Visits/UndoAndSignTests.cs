@@ -169,8 +169,10 @@ public class UndoAndSignTests
         visit.Open();
         visit.State();
         visit.AllFound();
-        Assert.Equal("said", visit.Tick("out").Refusal!.Field);
+        Assert.Equal("said", visit.Tick("out", said: "a few").Refusal!.Field);
         visit.Tick("out", said: "4");
+        visit.Tick("in");
+        Codes(visit, "partsNotCounted:");
         visit.Tick("in", said: "3");
         Codes(visit, "partsNotCounted:");
         visit.Tick("in", said: "4");

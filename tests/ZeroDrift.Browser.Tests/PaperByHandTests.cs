@@ -1,0 +1,178 @@
+using OpenQA.Selenium;
+
+namespace ZeroDrift.Browser.Tests;
+
+/// <summary>Paper and trust: a field sheet, typed in afterwards with the keyboard alone; a handover; a record that prints, goes as a file and comes back to be checked.</summary>
+public sealed class PaperByHandTests : IDisposable
+{
+    private readonly RunningServer server = new(demo: false);
+    private readonly TwinFleet fleet;
+    private readonly Screen screen;
+    private readonly OpenedEngine engine;
+
+    public PaperByHandTests()
+    {
+        screen = new Screen(server);
+        fleet = new TwinFleet(server);
+        engine = new OpenedEngine(screen, fleet);
+    }
+
+    [Fact]
+    public async Task A_field_sheet_is_typed_in_with_at_most_six_keys_a_figure_and_its_record_is_checked_as_a_file()
+    {
+        await engine.AddAsync(new { firingOrder = "1 2", layout = "I E I E", method = "perCylinder", fasteners = new[] { new { use = "locknut", size = "13 mm ring", torqueNm = 22.0 } } });
+        screen.Open($"/engines/{engine.EngineId}/field-sheet");
+        screen.See("Pump: field sheet", 30);
+        screen.See("13 mm ring: locknut");
+        screen.See("0.275 – 0.325 mm");
+        Assert.Equal(["1 intake", "1 exhaust", "2 intake", "2 exhaust"], screen.Driver.FindElements(By.CssSelector(".sheet tbody tr td:first-child:not(.stop)")).Select(c => c.Text));
+
+        screen.Open($"/engines/{engine.EngineId}/open");
+        screen.Fill("Hour meter shows now", "120");
+        screen.Choose("Who does the work", "Tove");
+        screen.Press("Another day, method or instrument");
+        screen.Driver.FindElement(By.XPath("//label[contains(., 'type the field sheet in')]/input")).Click();
+        screen.Press("Open the engine");
+        screen.Press("As the sheet says: type the figures");
+        screen.Wait(20, "the first cell", () => screen.Driver.FindElements(By.CssSelector(".cell:not([disabled])")).Count > 0);
+        screen.Driver.FindElement(By.CssSelector(".cell:not([disabled])")).Click();
+        var keys = 0;
+        foreach (var typed in (string[])[".30", "", ".30", "", ".22", ".30", ".31", ""])
+        {
+            var cell = screen.Driver.SwitchTo().ActiveElement();
+            var here = cell.GetAttribute("id");
+            cell.SendKeys(typed + Keys.Enter);
+            keys += typed.Length + 1;
+            screen.Wait(20, $"the cell after {here}", () => screen.Driver.SwitchTo().ActiveElement().GetAttribute("id") is var now && now != here && (now!.Length > 0 || screen.Driver.SwitchTo().ActiveElement().Text.Length is > 0 and < 60));
+        }
+        Assert.True(keys <= 6 * 5, $"{keys} keys for 5 figures");
+        screen.Press("Closed up as the sheet says");
+        screen.Press("To the bench, to sign");
+
+        screen.See("Every point has an as-found and an as-left");
+        screen.Press("The customer signs too");
+        screen.Fill("Customer", "Varnholm ferries");
+        screen.Driver.FindElement(By.XPath("//form[contains(., 'Customer')]//label[contains(., 'Remark')]/following::input[1]")).SendKeys("Runs well.");
+        screen.Press("Keep it with the record");
+        screen.See("Varnholm ferries: Runs well.");
+        screen.Press("Sign the overhead");
+        screen.See("Signed by Tove");
+        var visit = await engine.SignedAsync();
+        Assert.Equal(0.22, OpenedEngine.Point(visit, "2I").GetProperty("found").GetProperty("estimateMm").GetDouble(), 9);
+        Assert.Equal("set", OpenedEngine.Point(visit, "2I").GetProperty("outcome").GetString());
+        Assert.All(visit.GetProperty("sheet").GetProperty("points").EnumerateArray(), p => Assert.False(p.GetProperty("found").GetProperty("unproved").GetBoolean()));
+
+        screen.Press("The record");
+        screen.See("Varnholm ferries, customer: Runs well.");
+        Assert.True(Pages() <= 2, $"{Pages()} pages");
+
+        using var http = new HttpClient();
+        var file = await http.GetStringAsync(server.Url($"/api/visits/{engine.VisitId}/record-file"));
+        await CheckAsync(file, "Unchanged, and it says what stands here.");
+        await CheckAsync(file.Replace("Runs well.", "Runs badly.", StringComparison.Ordinal), "was changed after it was written");
+        await CheckAsync("{}", "This is no record of this program");
+    }
+
+    [Fact]
+    public async Task A_handover_says_what_is_open_where_the_crank_stands_and_what_was_noted()
+    {
+        await engine.AddAsync(new { firingOrder = "1 3 4 2", banks = "1 3 / 2 4", layout = "I E I E", method = "twoStop" });
+        engine.Open();
+        screen.Press("is on compression: measure");
+        screen.Blade("0.20");
+        screen.Press("Keep 0.20 as found");
+        screen.See("Found tight");
+        screen.Press("Remark, photo, part");
+        screen.Fill("What was seen or done", "Pad looks scuffed");
+        screen.Press("Note it");
+        screen.See("Found tight");
+        var visit = new Uri(screen.Driver.Url).Segments[^1];
+        screen.Open($"/visits/{visit}/handover");
+        screen.See("The crank stands at stop 1", 30);
+        screen.See("1I found tight, 0.20 mm");
+        screen.See("Pad looks scuffed (Tove");
+        screen.See("Every tool, blade, plug and small part accounted for.");
+
+        // The other bank stays shut, and the record says which cylinders nobody looked at.
+        screen.Open($"/visits/{visit}");
+        screen.See("Found tight", 30);
+        screen.Driver.FindElements(By.CssSelector("nav[aria-label='Steps of the visit'] button")).First(b => b.Text.Contains("Close up", StringComparison.Ordinal)).Click();
+        screen.Press("The bank of 2, 4 was not opened");
+        screen.See("4E not reached");
+        screen.Open($"/visits/{visit}/handover");
+        screen.See("4E: not reached, bank not opened", 30);
+    }
+
+    [Fact]
+    public async Task Steps_and_kit_are_edited_in_the_book_and_asked_at_the_engine()
+    {
+        await engine.AddAsync(new { firingOrder = "1 2", layout = "I E I E", method = "perCylinder" });
+        screen.Open("/book");
+        screen.Press("S1");
+        screen.Press("Change the steps");
+        screen.Press("Another step");
+        screen.Fill("What to do", "Fan cowl off.");
+        screen.Fill("Where that comes from", "manual, page 4");
+        screen.Press("Change its steps");
+        screen.See("Fan cowl off.");
+        screen.Open("/book");
+        screen.Press("S1");
+        screen.Press("Change the kit");
+        screen.Press("Another fastener");
+        screen.Driver.FindElement(By.CssSelector(".modal.show .grow input")).SendKeys("locknut");
+        screen.Fill("Torque", "22");
+        screen.Fill("Where that comes from", "manual, page 5");
+        screen.Press("Change what it takes");
+        screen.See("Torque wrench for locknut 22 Nm");
+
+        engine.Open();
+        screen.See("Fan cowl off.");
+        screen.Press("Fan cowl off.");
+        screen.Press("is on compression: measure");
+        screen.Blade("0.20");
+        screen.Press("Keep 0.20 as found");
+        screen.See("locknut 22 Nm");
+    }
+
+    [Fact]
+    public async Task A_logbook_whose_E_could_be_either_is_asked_about_before_a_figure_is_stored()
+    {
+        await engine.AddAsync(new { firingOrder = "1 2", layout = "E A E A" });
+        var file = Path.Combine(Path.GetTempPath(), $"either-{Guid.NewGuid():N}.csv");
+        await File.WriteAllTextAsync(file, "engine,date,engine hours,cylinder,valve,as found,as left,unit\nPump,2024-05-01,100,1,E,0.29,,mm\n");
+        screen.Open("/logbook");
+        screen.SendFile(file);
+        screen.See("An E of this file could be the exhaust or the intake.");
+        Assert.DoesNotContain("Bring in", screen.Text.Split("Choose a file", StringSplitOptions.None)[^1], StringComparison.Ordinal);
+        screen.Press("I intake, E exhaust");
+        screen.Press("Bring in 1 reading");
+        screen.See("Brought in: 1 reading");
+        File.Delete(file);
+        var points = (await fleet.GetAsync($"/api/engines/{engine.EngineId}")).GetProperty("points").EnumerateArray().ToDictionary(p => p.GetProperty("label").GetString()!);
+        Assert.NotEmpty(points["1A"].GetProperty("series").EnumerateArray());
+        Assert.Empty(points["1E"].GetProperty("series").EnumerateArray());
+    }
+
+    public void Dispose()
+    {
+        screen.Dispose();
+        server.Dispose();
+    }
+
+    /// <summary>How many sheets of A4 this page prints on.</summary>
+    private int Pages()
+    {
+        var pdf = Convert.FromBase64String((string)((Dictionary<string, object>)screen.Driver.ExecuteCdpCommand("Page.printToPDF", new Dictionary<string, object?> { ["paperWidth"] = 8.27, ["paperHeight"] = 11.69 })!)["data"]);
+        return System.Text.RegularExpressions.Regex.Count(System.Text.Encoding.Latin1.GetString(pdf), @"/Type\s*/Page[^s]");
+    }
+
+    private async Task CheckAsync(string content, string says)
+    {
+        var path = Path.Combine(Path.GetTempPath(), $"record-{Guid.NewGuid():N}.json");
+        await File.WriteAllTextAsync(path, content);
+        screen.Open("/check-record");
+        screen.SendFile(path);
+        screen.See(says);
+        File.Delete(path);
+    }
+}

@@ -1,0 +1,91 @@
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Lengths;
+using ZeroDrift.Core.Setting;
+using ZeroDrift.Core.Visits;
+
+namespace ZeroDrift.Core.Tests.Visits;
+
+/// <summary>Shim heads: measured whole before the first is changed, a mark apart from a measurement. Common practice, no source.</summary>
+public class ShimVisitTests
+{
+    private static VisitScript Script()
+    {
+        var twin = VisitScript.Twin(adjuster: AdjusterKind.ShimOnTop);
+        var shim = new Adjuster.Shim(ShimAccess.OnTop, [2.60, 2.65, 2.70, 2.75, 2.80]);
+        return new VisitScript(twin with { Type = twin.Type with { Points = [.. twin.Type.Points.Select(p => p with { Adjuster = shim })] }, Schools = new Schools { Setting = SettingOrder.StopFirst } });
+    }
+
+    private static void Read(VisitScript visit, string point, string thickness, ShimKnownBy how = ShimKnownBy.Micrometer, ReadingStage stage = ReadingStage.AsFound) =>
+        Assert.Null(visit.Offer(id => new ShimRead(point, stage, thickness, LengthUnit.Millimetre, how) { Id = id, At = DateTimeOffset.UnixEpoch, By = VisitScript.Marit, Device = "t" }).Refusal);
+
+    private static void Fit(VisitScript visit, string point, string old, string fitted) =>
+        Assert.Null(visit.Offer(id => new OutcomeSaid(point, PointOutcome.ShimFitted) { Old = old, New = fitted, Unit = "mm", Id = id, At = DateTimeOffset.UnixEpoch, By = VisitScript.Marit, Device = "t" }).Refusal);
+
+    private static PointWork Work(VisitScript visit, string point) => visit.Visit.Work.Single(w => w.Point.Label == point);
+
+    [Fact]
+    public void Every_stop_is_measured_before_the_first_shim_comes_out()
+    {
+        var visit = Script().Ready();
+        visit.Measured("1I", "0.09");
+        visit.Measured("1E", "0.30");
+        Assert.Equal((NextDo.Bar, "2I"), (visit.Visit.Next!.Do, visit.Visit.Next.Point));
+        visit.Measured("2I", "0.20");
+        visit.Measured("2E", "0.40");
+        Assert.Equal("1I", visit.Visit.Next!.Point);
+        Assert.NotEqual(NextDo.Measure, visit.Visit.Next.Do);
+    }
+
+    [Fact]
+    public void What_is_printed_gives_way_to_what_the_micrometer_says_and_stays_beside_it()
+    {
+        var visit = Script().Ready();
+        Read(visit, "1I", "2.81");
+        Read(visit, "1I", "2.85", ShimKnownBy.Printed);
+        Assert.Equal(("2.81", "2.85"), (Work(visit, "1I").ShimNow!.Thickness, Work(visit, "1I").ShimMark!.Thickness));
+    }
+
+    [Fact]
+    public void A_shim_fitted_is_the_one_there_and_its_as_left_is_still_owed()
+    {
+        var visit = Script().Ready();
+        visit.Measured("1I", "0.09");
+        Read(visit, "1I", "2.81");
+        Fit(visit, "1I", "2.81", "2.70");
+        Assert.Equal(2.70, Work(visit, "1I").ShimNowMm!.Value, 9);
+        Assert.Contains("1I", visit.Visit.Refusals.Single(r => r.Code == RefusalCode.LeftMissing).Points!);
+        visit.Measured("1I", "0.20", ReadingStage.AsLeft);
+        Assert.DoesNotContain(visit.Visit.Refusals, r => r.Code == RefusalCode.LeftMissing && r.Points!.Contains("1I"));
+    }
+
+    [Fact]
+    public void A_closed_up_valve_gets_a_thinner_shim_first_and_the_right_one_from_the_gap_that_gives()
+    {
+        var visit = Script().Ready();
+        var closed = Guid.CreateVersion7();
+        visit.Try(closed, "1I", "0.05", Core.Measuring.Feel.NoGo, unproved: true);
+        visit.Keep(closed, true);
+        Read(visit, "1I", "2.80");
+        Fit(visit, "1I", "2.80", "2.60");
+        visit.Measured("1I", "0.12", ReadingStage.BeforeLock);
+        var work = Work(visit, "1I");
+        var advice = Advice.For(work.Point.Adjuster, visit.Visit.DemandOf(work)!, work.GapWithShim!.Value(), work.ShimNowMm);
+        // 2.60 + 0.12 − 0.20 = 2.52: thinner than the thinnest of this series, and said so; with 0.28 it is 2.68, so 2.70.
+        Assert.Equal(AdviceAction.MeasureOn, advice.Action);
+        Assert.Equal(2.52, advice.Shim!.ExactMm, 9);
+        visit.Measured("1I", "0.28", ReadingStage.BeforeLock);
+        work = Work(visit, "1I");
+        Assert.Equal(2.70, Advice.For(work.Point.Adjuster, visit.Visit.DemandOf(work)!, work.GapWithShim!.Value(), work.ShimNowMm).Shim!.ChoiceMm!.Value, 9);
+    }
+
+    [Theory]
+    [InlineData("27")]
+    [InlineData("0")]
+    [InlineData("thick")]
+    public void A_shim_that_cannot_be_is_refused_by_its_field(string thickness)
+    {
+        var visit = Script().Ready();
+        var refusal = visit.Offer(id => new OutcomeSaid("1I", PointOutcome.ShimFitted) { Old = "2.80", New = thickness, Unit = "mm", Id = id, At = DateTimeOffset.UnixEpoch, By = VisitScript.Marit, Device = "t" }).Refusal;
+        Assert.Equal((RefusalCode.Malformed, "new"), (refusal!.Code, refusal.Field));
+    }
+}
