@@ -3,8 +3,16 @@ import { reaching } from './reach'
 import { toRefusal } from './refusal'
 
 /** Sends a logbook file: to be looked at, or to be brought in. */
-export const sendLogbook = (path: 'preview' | 'import' | 'import?goodOnly=true', file: File) =>
-  send<Schemas['LogbookReport']>(`/api/logbook/${path}`, file, 'text/csv')
+export function sendLogbook(
+  path: 'preview' | 'import',
+  file: File,
+  asked: { goodOnly?: boolean; letters?: Schemas['BookLetters'] } = {},
+) {
+  const query = new URLSearchParams()
+  if (asked.goodOnly) query.set('goodOnly', 'true')
+  if (asked.letters) query.set('letters', asked.letters)
+  return send<Schemas['LogbookReport']>(`/api/logbook/${path}?${query.toString()}`, file, 'text/csv')
+}
 
 /** Sends a file of hours: to be looked at, or to be taken. Its kind is found by what is in it. */
 export function sendHours(path: 'preview' | 'import', file: File, asked: { engineId?: string; who?: string }) {
@@ -15,6 +23,10 @@ export function sendHours(path: 'preview' | 'import', file: File, asked: { engin
 /** Sends a sheet of engine types: to be looked at, or to be put in the book. */
 export const sendTypes = (path: 'preview' | 'import', file: File) =>
   send<Schemas['TypeSheetReport']>(`/api/engine-types/sheet/${path}`, file, 'application/octet-stream')
+
+/** Looks at a record's file: whether it is as it was written, and what stands here. */
+export const checkRecord = (file: File) =>
+  send<Schemas['RecordCheckResponse']>('/api/record-files/check', file, 'application/json')
 
 async function send<Report>(path: string, file: File, type: string): Promise<Report> {
   const response = await reaching(new Request(path, { method: 'POST', headers: { 'content-type': type }, body: file }))

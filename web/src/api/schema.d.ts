@@ -293,6 +293,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/shim-mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calc-shim-mark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/preload": {
         parameters: {
             query?: never;
@@ -632,6 +648,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visitId}/record-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-record-file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record-files/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["check-record-file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -899,6 +947,39 @@ export interface paths {
         get: operations["list-engine-changes"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/own-figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Those that stand. */
+        get: operations["list-own-figures"];
+        put?: never;
+        post: operations["add-own-figure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engines/{id}/own-figures/{figureId}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdraw-own-figure"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1625,6 +1706,12 @@ export interface components {
         };
         /** @enum {string} */
         Because: "touch" | "bounds" | "probability";
+        /**
+         * @description The letters a book calls its valves by. In most books E is the exhaust; on German heads E is the intake (Einlass) and A the exhaust
+         *     (Auslass). Injectors are J and engine brakes B in both.
+         * @enum {string}
+         */
+        BookLetters: "intakeExhaust" | "einlassAuslass";
         BookStopDto: {
             /** Format: double */
             crankDeg: number;
@@ -1761,6 +1848,8 @@ export interface components {
             adjuster: components["schemas"]["AdjusterRequest"];
             bridge: boolean;
             bookName?: null | string;
+            /** @default false */
+            bridgeScrew: boolean;
         };
         /**
          * @description All a fold rests on, as a tablet takes it along. Its identifier is the SHA-256 of its bytes, so that a visit says exactly what it was folded
@@ -1841,6 +1930,31 @@ export interface components {
             pulleyMm?: null | number;
             /** @description The book counts turns of the cam. */
             speaksCamTurns?: boolean;
+            uniflow?: null | components["schemas"]["UniflowTiming"];
+            pastTdc?: null | components["schemas"]["PastTdc"];
+            /** @description The letters of its book. */
+            letters?: components["schemas"]["BookLetters"];
+            /**
+             * Format: double
+             * @description Where all are brought to one figure: how near is near enough, mm.
+             */
+            sameWithinMm?: number;
+            /**
+             * Format: double
+             * @description A hot figure holds for so many minutes since the engine stopped.
+             */
+            hotMinutes?: null | number;
+            /**
+             * Format: double
+             * @description Minutes to the second pass over points set by amount.
+             */
+            secondPassMinutes?: null | number;
+            /** @description Its bridges leave room for a narrow blade only. */
+            narrowBlade?: boolean;
+            /** @description Some books set it with the engine running; guided here is the still method beside it. */
+            runningMethod?: boolean;
+            /** @description Fasteners with their torques. */
+            fasteners?: components["schemas"]["Fastener"][];
         };
         /** @description A figure as it stood before it was corrected. */
         CorrectedFigureRecord: {
@@ -2221,7 +2335,7 @@ export interface components {
          * @description What can decide when an engine's next overhead is due.
          * @enum {string}
          */
-        DueRule: "finding" | "drift" | "bookHours" | "bookMonths" | "firstCheck" | "symptom" | "followUp" | "nothing";
+        DueRule: "finding" | "drift" | "bookHours" | "bookMonths" | "firstCheck" | "symptom" | "followUp" | "resetHot" | "nothing";
         EngineChangeRequest: {
             name?: null | string;
             /**
@@ -2364,6 +2478,8 @@ export interface components {
             points: components["schemas"]["EnginePointResponse"][];
             ledger: components["schemas"]["LedgerRow"][];
             meter: components["schemas"]["MeterReadingResponse"][];
+            /** @description Figures of its own over its type's. */
+            ownFigures: components["schemas"]["OwnFigureResponse"][];
             /** Format: double */
             totalHours: number;
             remark?: null | string;
@@ -2382,43 +2498,6 @@ export interface components {
         EngineTypeChangeRequest: {
             name?: null | string;
             method?: null | components["schemas"]["TurningMethod"];
-            rotation?: null | string;
-            barringTool?: null | string;
-            /** Format: double */
-            toolTurnsPerCrankTurn?: null | number;
-            /** Format: double */
-            pitchMm?: null | number;
-            /** Format: double */
-            clearancePerTravel?: null | number;
-            clockwiseCloses?: null | boolean;
-            /** Format: double */
-            bookHours?: null | number;
-            /** Format: int32 */
-            bookMonths?: null | number;
-            /** Format: double */
-            firstCheckHours?: null | number;
-            /** Format: double */
-            breakInHours?: null | number;
-            /** Format: double */
-            jobHours?: null | number;
-            /** Format: double */
-            coldMaxC?: null | number;
-            /** Format: double */
-            dialConversion?: null | number;
-            dialContact?: null | string;
-            order?: null | components["schemas"]["PointOrder"];
-            setting?: null | components["schemas"]["SettingOrder"];
-            judging?: null | components["schemas"]["JudgingSchool"];
-            manner?: null | components["schemas"]["SettingManner"];
-            measuring?: null | components["schemas"]["MeasuringMeans"];
-            spark?: null | boolean;
-            interference?: null | boolean;
-            pins?: null | string;
-            /** Format: double */
-            pulleyMm?: null | number;
-            speaksCamTurns?: null | boolean;
-            bookStops?: null | components["schemas"]["BookStopDto"][];
-            pointNames?: null | string[];
             archived?: null | boolean;
             who?: null | string;
             why?: null | string;
@@ -2427,33 +2506,11 @@ export interface components {
              * @description The version this edit was made on.
              */
             version?: null | number;
-        };
-        /** @description An engine type as it is typed into the book. */
-        EngineTypeRequest: {
-            /** Format: uuid */
-            id?: null | string;
-            code?: null | string;
-            name?: null | string;
-            cycle?: components["schemas"]["EngineCycle"];
-            firingOrder?: null | string;
-            firingAnglesDeg?: null | number[];
-            timing?: null | components["schemas"]["TimingRequest"];
-            /** Format: double */
-            rampGuardDeg?: null | number;
-            banks?: null | string;
-            layout?: null | string;
-            adjuster?: components["schemas"]["AdjusterKind"];
             /** Format: double */
             pitchMm?: null | number;
             /** Format: double */
             clearancePerTravel?: null | number;
             clockwiseCloses?: null | boolean;
-            shimSizesMm?: null | number[];
-            /** Format: double */
-            shimPerClearance?: null | number;
-            /** Format: double */
-            travelTurns?: null | number;
-            selfLocking?: null | boolean;
             /** Format: double */
             coldMaxC?: null | number;
             /** Format: double */
@@ -2472,7 +2529,6 @@ export interface components {
             speaksCamTurns?: null | boolean;
             /** @description What the book calls each point, in the order of the points; none for those without a name of their own. */
             pointNames?: null | string[];
-            method?: components["schemas"]["TurningMethod"];
             bookStops?: null | components["schemas"]["BookStopDto"][];
             rotation?: null | string;
             barringTool?: null | string;
@@ -2488,9 +2544,174 @@ export interface components {
             breakInHours?: null | number;
             /** Format: double */
             jobHours?: null | number;
+            uniflow?: null | components["schemas"]["UniflowTiming"];
+            /** @description Points whose bridge has a screw of its own, by label. */
+            bridgeScrews?: null | string[];
+            /** @description Its own steps; an empty list for those that follow from its adjusters. */
+            steps?: null | components["schemas"]["TypeStepDto"][];
+            fasteners?: null | components["schemas"]["FastenerDto"][];
+            gaskets?: null | components["schemas"]["GasketDto"][];
+            scarceTools?: null | string[];
+            /**
+             * Format: double
+             * @description What new single-use gaskets are worth in hours of work.
+             */
+            gasketHours?: null | number;
+            narrowBlade?: null | boolean;
+            /**
+             * Format: double
+             * @description A hot figure holds for so many minutes since the engine stopped.
+             */
+            hotMinutes?: null | number;
+            /**
+             * Format: double
+             * @description After a build it is set again hot, so many hours later.
+             */
+            resetHotHours?: null | number;
+            /**
+             * Format: double
+             * @description Minutes to the second pass over points set by amount.
+             */
+            secondPassMinutes?: null | number;
+            /** @description Its book sets it with the engine running. */
+            runningMethod?: null | boolean;
+            /**
+             * Format: double
+             * @description Where all are brought to one figure: how near is near enough, mm.
+             */
+            sameWithinMm?: null | number;
+            /**
+             * Format: double
+             * @description Measured at this piston travel past TDC; with stroke and rod it becomes degrees.
+             */
+            pastTdcMm?: null | number;
+            /** Format: double */
+            strokeMm?: null | number;
+            /** Format: double */
+            rodMm?: null | number;
+            /** @description Assumed fields that were looked up and are right as they stand, by name. */
+            confirmed?: null | string[];
+            /** @description Fields that are to be empty again, by name. */
+            emptied?: null | string[];
+        };
+        /** @description An engine type as it is typed into the book. */
+        EngineTypeRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            code?: null | string;
+            name?: null | string;
+            cycle?: components["schemas"]["EngineCycle"];
+            firingOrder?: null | string;
+            firingAnglesDeg?: null | number[];
+            timing?: null | components["schemas"]["TimingRequest"];
+            /** Format: double */
+            rampGuardDeg?: null | number;
+            banks?: null | string;
+            layout?: null | string;
+            adjuster?: components["schemas"]["AdjusterKind"];
+            shimSizesMm?: null | number[];
+            /** Format: double */
+            shimPerClearance?: null | number;
+            /** Format: double */
+            travelTurns?: null | number;
+            selfLocking?: null | boolean;
+            method?: components["schemas"]["TurningMethod"];
             spec?: null | components["schemas"]["SpecRevisionRequest"];
+            /** @description The layout or the adjuster was not given and stands in for the book's: marked, and asked for again. */
+            layoutAssumed?: null | boolean;
+            adjusterAssumed?: null | boolean;
+            letters?: null | components["schemas"]["BookLetters"];
+            /** @description What sets one kind of point otherwise than the rest. */
+            byKind?: null | components["schemas"]["KindStyleDto"][];
             /** @description No figure is at hand: points are measured and not judged until a revision is added. */
             noFigures?: null | boolean;
+            /** Format: double */
+            pitchMm?: null | number;
+            /** Format: double */
+            clearancePerTravel?: null | number;
+            clockwiseCloses?: null | boolean;
+            /** Format: double */
+            coldMaxC?: null | number;
+            /** Format: double */
+            dialConversion?: null | number;
+            dialContact?: null | string;
+            order?: null | components["schemas"]["PointOrder"];
+            setting?: null | components["schemas"]["SettingOrder"];
+            judging?: null | components["schemas"]["JudgingSchool"];
+            manner?: null | components["schemas"]["SettingManner"];
+            measuring?: null | components["schemas"]["MeasuringMeans"];
+            spark?: null | boolean;
+            interference?: null | boolean;
+            pins?: null | string;
+            /** Format: double */
+            pulleyMm?: null | number;
+            speaksCamTurns?: null | boolean;
+            /** @description What the book calls each point, in the order of the points; none for those without a name of their own. */
+            pointNames?: null | string[];
+            bookStops?: null | components["schemas"]["BookStopDto"][];
+            rotation?: null | string;
+            barringTool?: null | string;
+            /** Format: double */
+            toolTurnsPerCrankTurn?: null | number;
+            /** Format: double */
+            bookHours?: null | number;
+            /** Format: int32 */
+            bookMonths?: null | number;
+            /** Format: double */
+            firstCheckHours?: null | number;
+            /** Format: double */
+            breakInHours?: null | number;
+            /** Format: double */
+            jobHours?: null | number;
+            uniflow?: null | components["schemas"]["UniflowTiming"];
+            /** @description Points whose bridge has a screw of its own, by label. */
+            bridgeScrews?: null | string[];
+            /** @description Its own steps; an empty list for those that follow from its adjusters. */
+            steps?: null | components["schemas"]["TypeStepDto"][];
+            fasteners?: null | components["schemas"]["FastenerDto"][];
+            gaskets?: null | components["schemas"]["GasketDto"][];
+            scarceTools?: null | string[];
+            /**
+             * Format: double
+             * @description What new single-use gaskets are worth in hours of work.
+             */
+            gasketHours?: null | number;
+            narrowBlade?: null | boolean;
+            /**
+             * Format: double
+             * @description A hot figure holds for so many minutes since the engine stopped.
+             */
+            hotMinutes?: null | number;
+            /**
+             * Format: double
+             * @description After a build it is set again hot, so many hours later.
+             */
+            resetHotHours?: null | number;
+            /**
+             * Format: double
+             * @description Minutes to the second pass over points set by amount.
+             */
+            secondPassMinutes?: null | number;
+            /** @description Its book sets it with the engine running. */
+            runningMethod?: null | boolean;
+            /**
+             * Format: double
+             * @description Where all are brought to one figure: how near is near enough, mm.
+             */
+            sameWithinMm?: null | number;
+            /**
+             * Format: double
+             * @description Measured at this piston travel past TDC; with stroke and rod it becomes degrees.
+             */
+            pastTdcMm?: null | number;
+            /** Format: double */
+            strokeMm?: null | number;
+            /** Format: double */
+            rodMm?: null | number;
+            /** @description Assumed fields that were looked up and are right as they stand, by name. */
+            confirmed?: null | string[];
+            /** @description Fields that are to be empty again, by name. */
+            emptied?: null | string[];
         };
         EngineTypeResponse: {
             /** Format: uuid */
@@ -2534,6 +2755,44 @@ export interface components {
             /** Format: double */
             pulleyMm?: null | number;
             speaksCamTurns: boolean;
+            /** @description Fields that nobody gave: assumed, not the book's. */
+            assumed: string[];
+            letters: components["schemas"]["BookLetters"];
+            /** @description The letters, spelt out. */
+            lettersSpeltOut: string;
+            uniflow?: null | components["schemas"]["UniflowTiming"];
+            byKind: components["schemas"]["KindStyleDto"][];
+            /** @description Its steps, whether edited or following from its adjusters. */
+            steps: components["schemas"]["TypeStepDto"][];
+            ownSteps: boolean;
+            fasteners: components["schemas"]["FastenerDto"][];
+            gaskets: components["schemas"]["GasketDto"][];
+            scarceTools: string[];
+            /** @description What to bring, summed. */
+            kit: components["schemas"]["KitLine"][];
+            /** Format: double */
+            gasketHours?: null | number;
+            narrowBlade: boolean;
+            /** Format: double */
+            hotMinutes?: null | number;
+            /** Format: double */
+            resetHotHours?: null | number;
+            /** Format: double */
+            secondPassMinutes?: null | number;
+            runningMethod: boolean;
+            /** Format: double */
+            sameWithinMm?: null | number;
+            /** Format: double */
+            pastTdcMm?: null | number;
+            /** Format: double */
+            strokeMm?: null | number;
+            /** Format: double */
+            rodMm?: null | number;
+            /**
+             * Format: double
+             * @description Degrees past TDC, where stroke and rod give them.
+             */
+            pastTdcDeg?: null | number;
             archived: boolean;
             /** Format: int32 */
             version: number;
@@ -2666,6 +2925,35 @@ export interface components {
             hoursToRisk: null | number;
             side: null | components["schemas"]["LimitSide"];
             standing: null | components["schemas"]["VerdictState"];
+        };
+        /** @description A thing to be undone and done up: which tool it takes, and how tight it goes. */
+        Fastener: {
+            /** @description Which: locknut, adjusting screw, cover bolt, plug, barring nut. */
+            use: string;
+            /** @description The tool: 13 mm ring, 6 mm Allen key; null where not known. */
+            size: null | string;
+            /**
+             * Format: double
+             * @description As the book gives it; null where it gives none.
+             */
+            torqueNm: null | number;
+            /**
+             * Format: int32
+             * @description How many; null where not counted.
+             */
+            count: null | number;
+            /** @description As it is said where it is tightened: with its torque, where the book gives one. */
+            said?: null | string;
+            /** @description Tightened at the points, not at close-up. */
+            isLocknut?: boolean;
+        };
+        FastenerDto: {
+            use?: null | string;
+            size?: null | string;
+            /** Format: double */
+            torqueNm?: null | number;
+            /** Format: int32 */
+            count?: null | number;
         };
         FeedResponse: {
             address: null | string;
@@ -2914,6 +3202,12 @@ export interface components {
              * @default 0
              */
             fastVariance: number;
+        };
+        GasketDto: {
+            name?: null | string;
+            /** Format: int32 */
+            count?: null | number;
+            singleUse?: null | boolean;
         };
         GroupRequest: {
             /** Format: uuid */
@@ -3266,6 +3560,11 @@ export interface components {
             school?: components["schemas"]["JudgingSchool"];
             expected?: null | components["schemas"]["ExpectedRequest"];
             unit?: null | string;
+            /**
+             * Format: double
+             * @description Where all are brought to one figure: how near is near enough, mm.
+             */
+            sameWithinMm?: null | number;
         };
         JudgeResponse: {
             state: null | components["schemas"]["VerdictState"];
@@ -3305,7 +3604,7 @@ export interface components {
          * @description The schools of judging beside one another.
          * @enum {string}
          */
-        JudgingSchool: "window" | "edgeToSet" | "oneFigure";
+        JudgingSchool: "window" | "edgeToSet" | "oneFigure" | "sameFigure";
         KindRate: {
             kind: components["schemas"]["LashKind"];
             /** Format: double */
@@ -3317,6 +3616,26 @@ export interface components {
             /** Format: double */
             engineTauMmPer1000h: number;
         };
+        /** @description What sets one kind of point, where it differs from the type's own. */
+        KindStyleDto: {
+            kind?: null | components["schemas"]["LashKind"];
+            adjuster?: null | components["schemas"]["AdjusterKind"];
+            /** Format: double */
+            pitchMm?: null | number;
+            /** Format: double */
+            clearancePerTravel?: null | number;
+            clockwiseCloses?: null | boolean;
+        };
+        /** @description One line of the kit list. */
+        KitLine: {
+            sort: components["schemas"]["KitSort"];
+            text: string;
+        };
+        /**
+         * @description What a line of the kit list is about.
+         * @enum {string}
+         */
+        KitSort: "measuring" | "scarce" | "tool" | "gasket" | "part";
         /**
          * @description What a lash point drives.
          * @enum {string}
@@ -3336,6 +3655,7 @@ export interface components {
             /** Format: int32 */
             along: number;
             bookName: null | string;
+            bridgeScrew: boolean;
         };
         /** @description A visit of the last month and what it told. */
         LearnedVisit: {
@@ -3458,6 +3778,8 @@ export interface components {
             badRows: components["schemas"]["BadRow"][];
             /** @description Engines the file names and the yard does not have, with the highest hours of each. */
             missingEngines: components["schemas"]["MissingEngine"][];
+            /** @description An E of this file could be exhaust or intake: say which before any figure is stored. */
+            asksLetters: boolean;
             saved: boolean;
         };
         LogbookSample: {
@@ -3629,6 +3951,13 @@ export interface components {
             /** Format: double */
             hours: number;
         };
+        /** @description The book has a newer revision than the one judged by. */
+        NewerRevisionRecord: {
+            revision: string;
+            source: string;
+            /** Format: date */
+            date: string;
+        };
         /** @description A blade or a stack of the tray, as written on it. */
         NextBladeRecord: {
             blades: string[];
@@ -3672,6 +4001,19 @@ export interface components {
             /** Format: double */
             crankDeg?: null | number;
             step?: null | string;
+        };
+        /** @description A note, with a picture by its hash; with a customer it is the customer's remark, and the picture a signature. */
+        NoteRecord: {
+            /** Format: uuid */
+            entry: string;
+            point: null | string;
+            text: string;
+            photo: null | string;
+            customer: null | string;
+            /** Format: uuid */
+            by: string;
+            /** Format: date-time */
+            at: string;
         };
         ObservationRequest: {
             /** Format: int32 */
@@ -3846,6 +4188,88 @@ export interface components {
             /** Format: double */
             sdMm: number;
         };
+        /** @description Why an engine carries a figure of its own over its type's. */
+        OwnFigureRecord: {
+            who: string;
+            why: string;
+            source: string;
+            /** Format: date */
+            date: string;
+        };
+        /** @description A figure of this engine over its type's: who says so, why, and from where. */
+        OwnFigureRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            line?: null | components["schemas"]["SpecLineDto"];
+            condition: components["schemas"]["SpecCondition"];
+            who?: null | string;
+            why?: null | string;
+            source?: null | string;
+            /** Format: date */
+            date?: null | string;
+        };
+        OwnFigureResponse: {
+            /** Format: uuid */
+            id: string;
+            kind: components["schemas"]["LashKind"];
+            condition: components["schemas"]["SpecCondition"];
+            written: string;
+            who: string;
+            why: string;
+            source: string;
+            /** Format: date */
+            date: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description Back to the type's figure, with who and why. */
+        OwnFigureWithdrawal: {
+            who: null | string;
+            why: null | string;
+        };
+        /** @description A part changed or machined. */
+        PartRecord: {
+            /** Format: uuid */
+            entry: string;
+            points: string[];
+            /** Format: int32 */
+            cylinder: null | number;
+            whole: boolean;
+            part: string;
+            why: string;
+            /** Format: double */
+            cutMm: null | number;
+            /** Format: uuid */
+            by: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /**
+         * @description A small engine whose compression release holds a valve open at TDC: it is measured a set piston travel later (a quarter inch, common
+         *     practice, no source). With stroke and rod the crank angle follows; without them the travel alone is said, and nothing is guessed.
+         */
+        PastTdc: {
+            /**
+             * Format: double
+             * @description Piston travel past TDC, above 0 to the stroke.
+             */
+            travelMm: number;
+            /**
+             * Format: double
+             * @description Stroke, 1 to 5000 mm; null where not known.
+             */
+            strokeMm: null | number;
+            /**
+             * Format: double
+             * @description Rod between centres, at least half the stroke; null where not known.
+             */
+            rodMm: null | number;
+            /**
+             * Format: double
+             * @description Crank degrees past TDC; 0 where stroke or rod is not known.
+             */
+            degrees: number;
+        };
         PersonChangeRequest: {
             name?: null | string;
             initials?: null | string;
@@ -3983,6 +4407,7 @@ export interface components {
             written: string;
             fleetTolerance: boolean;
             unit?: null | string;
+            own?: null | components["schemas"]["OwnFigureRecord"];
         };
         /**
          * @description In which order the points of a stop are taken.
@@ -4095,6 +4520,21 @@ export interface components {
          * @enum {string}
          */
         ReadingStage: "asFound" | "beforeLock" | "asLeft" | "claimed";
+        /** @description What came of looking at a record's file. */
+        RecordCheckResponse: {
+            /** @description Its fingerprint is that of its contents: nothing in it was changed since it was written. */
+            intact: boolean;
+            /** @description This program holds the visit. */
+            known: boolean;
+            /** @description It says what this program says now; false where it was corrected since, or never said that. */
+            saysTheSame: boolean;
+            engine?: null | string;
+            /** Format: date */
+            date?: null | string;
+            /** Format: uuid */
+            visitId?: null | string;
+            sentence: string;
+        };
         RefusalRecord: {
             code: string;
             points: null | string[];
@@ -4130,6 +4570,7 @@ export interface components {
             condition: components["schemas"]["SpecCondition"];
             inForce: boolean;
             figures: components["schemas"]["SpecFiguresResponse"][];
+            photo: null | string;
         };
         RimRequest: {
             /** Format: double */
@@ -4203,6 +4644,11 @@ export interface components {
             bound: null | number;
             said: null | string;
             moved: string[];
+        };
+        /** @description What was said at a step: what was seen, or how many parts. */
+        SaidStepRecord: {
+            step: string;
+            said: string;
         };
         ScheduleApiRequest: {
             /** Format: date */
@@ -4340,6 +4786,8 @@ export interface components {
             expectedMm?: null | number;
             found?: null | components["schemas"]["SheetReadingRecord"];
             left?: null | components["schemas"]["SheetReadingRecord"];
+            claimed?: null | components["schemas"]["SheetReadingRecord"];
+            claimedBy?: null | string;
             foundDraft?: null | components["schemas"]["SheetReadingRecord"];
             leftDraft?: null | components["schemas"]["SheetReadingRecord"];
             beforeLock?: null | components["schemas"]["SheetReadingRecord"];
@@ -4383,8 +4831,24 @@ export interface components {
             aimOffMm?: null | number;
             /** Format: double */
             aimOffHours?: null | number;
-            fittedShim?: null | string;
+            shim?: null | components["schemas"]["SheetShimRecord"];
             adjuster: string;
+            adjusterKind: components["schemas"]["AdjusterWord"];
+            /** @description Something is locked after setting. */
+            locks: boolean;
+            /** @description Its locknut with its torque, as the book gives it. */
+            lockTorque?: null | string;
+            /** @description One rocker drives two valves over a bridge; with a screw of its own it is set first. */
+            bridge?: boolean;
+            bridgeScrew?: boolean;
+            /** @description What was said of a point set by amount. */
+            amountSaid?: null | string;
+            contactSaid?: null | string;
+            /** Format: int32 */
+            pass?: null | number;
+            /** Format: date-time */
+            saidAt?: null | string;
+            own?: null | components["schemas"]["OwnFigureRecord"];
             corrected: components["schemas"]["CorrectedFigureRecord"][];
         };
         /** @description One reading on the sheet: every try of it, what it says, who, and how it stands. */
@@ -4418,6 +4882,11 @@ export interface components {
             trendBlade?: null | components["schemas"]["NextBladeRecord"];
             /** @description Why it is looked at again before it is kept: it is not what the record expects, or no clearance of this engine. */
             surprise?: null | string;
+            /**
+             * Format: double
+             * @description Measured hot: minutes since the engine stopped.
+             */
+            minutesSinceStop?: null | number;
             with?: null | components["schemas"]["FigureSource"];
             /**
              * Format: uuid
@@ -4481,9 +4950,40 @@ export interface components {
             traySet?: null | string;
             /** @description Blades so thin that they buckle at a right drag. */
             thinBlades: string[];
+            /**
+             * Format: date-time
+             * @description When the engine was stopped, where it is measured hot, and how long its hot figure holds.
+             */
+            stoppedAt?: null | string;
+            /** Format: double */
+            hotMinutes?: null | number;
+            narrowBlade?: boolean;
+            runningMethod?: boolean;
+            /** Format: double */
+            secondPassMinutes?: null | number;
+            /** @description The book's letters, spelt out. */
+            letters: string;
+            /** @description Cylinders that nobody looked at. */
+            notLookedAt: number[];
+            pastTdc?: null | components["schemas"]["PastTdc"];
             stops: components["schemas"]["SheetStopRecord"][];
             cannotSet: components["schemas"]["UnplacedPointResponse"][];
             points: components["schemas"]["SheetPointRecord"][];
+        };
+        /** @description The shim at a point: mark and measurement are two figures. */
+        SheetShimRecord: {
+            access: components["schemas"]["ShimAccess"];
+            sizesMm: number[];
+            found?: null | components["schemas"]["ShimReadRecord"];
+            now?: null | components["schemas"]["ShimReadRecord"];
+            /** @description What is printed on it, where it was read beside its measurement. */
+            mark?: null | string;
+            /** Format: double */
+            nowMm?: null | number;
+            /** @description Another shim was fitted here. */
+            fitted?: boolean;
+            /** @description The one fitted is there to give a gap to measure; the right one is worked out from it. */
+            isTrial?: boolean;
         };
         SheetStopRecord: {
             /** Format: int32 */
@@ -4531,6 +5031,26 @@ export interface components {
             /** @description The other sizes, best first: those in the window before those outside it, then by distance from the target. */
             alternatives: components["schemas"]["FittedShim"][];
         };
+        /**
+         * @description How a shim's thickness is known.
+         * @enum {string}
+         */
+        ShimKnownBy: "micrometer" | "printed" | "lapped";
+        /** @description What a thickness that was written or spoken short can mean. */
+        ShimMark: {
+            /**
+             * Format: double
+             * @description The thickness, where there is no doubt.
+             */
+            mm: null | number;
+            /** @description What it may mean, nearest first, where it must be asked. */
+            offersMm: number[];
+        };
+        /** @description A thickness as it was written or called, and the series of the engine. */
+        ShimMarkRequest: {
+            written?: null | string;
+            sizesMm?: null | number[];
+        };
         ShimRangeResponse: {
             /** Format: double */
             exactMm: number;
@@ -4545,6 +5065,11 @@ export interface components {
             /** Format: double */
             choiceMm: null | number;
             alternativesMm: number[];
+        };
+        ShimReadRecord: {
+            thickness: string;
+            unit: string;
+            how: components["schemas"]["ShimKnownBy"];
         };
         ShimRequest: {
             /** Format: double */
@@ -4648,6 +5173,7 @@ export interface components {
             date?: null | string;
             condition: components["schemas"]["SpecCondition"];
             lines?: null | components["schemas"]["SpecLineDto"][];
+            photo?: null | string;
         };
         StackResponse: {
             bladesMm: number[];
@@ -4672,6 +5198,7 @@ export interface components {
             counts: null | components["schemas"]["Counting"];
             pair: null | string;
             byStarter?: null | string;
+            onlyJob?: null | components["schemas"]["JobKind"];
         };
         /** @description A mark at a stop: so many degrees on from it, before it where negative. */
         StopMarkRecord: {
@@ -4861,6 +5388,48 @@ export interface components {
             ignored: string[];
             lines: components["schemas"]["TypeSheetLine"][];
         };
+        /** @description One step of a type's own. */
+        TypeStepDto: {
+            /** @description Left out, one is made of its place. */
+            key?: null | string;
+            list?: components["schemas"]["StepList"];
+            text?: null | string;
+            kind?: null | components["schemas"]["LashKind"];
+            points?: null | string[];
+            /** Format: double */
+            crankDeg?: null | number;
+            counts?: null | components["schemas"]["Counting"];
+            pair?: null | string;
+            asks?: null | string;
+            onlyJob?: null | components["schemas"]["JobKind"];
+        };
+        /** @description Events of a two-stroke uniflow cylinder, crank degrees after TDC. Defaults from memory. */
+        UniflowTiming: {
+            /**
+             * Format: double
+             * @description Exhaust opens.
+             * @default 95
+             */
+            evoAtdc: number;
+            /**
+             * Format: double
+             * @description Exhaust closes.
+             * @default 235
+             */
+            evcAtdc: number;
+            /**
+             * Format: double
+             * @description The injector's lobe begins to load it (negative: before TDC).
+             * @default -60
+             */
+            injectorFrom: number;
+            /**
+             * Format: double
+             * @description The injector's lobe lets go.
+             * @default 60
+             */
+            injectorTo: number;
+        };
         UnplacedJob: {
             /** Format: uuid */
             jobId: string;
@@ -5013,6 +5582,12 @@ export interface components {
             swapped?: null | components["schemas"]["SwappedRecord"];
             signed?: null | components["schemas"]["SignedRecord"];
             judgedLater?: null | components["schemas"]["JudgedLaterRecord"];
+            newerRevision?: null | components["schemas"]["NewerRevisionRecord"];
+            parts: components["schemas"]["PartRecord"][];
+            notes: components["schemas"]["NoteRecord"][];
+            saidSteps: components["schemas"]["SaidStepRecord"][];
+            /** @description Opened on a bench: no hours, no stops. */
+            bench: boolean;
             contextId?: null | string;
             contextAsked?: null | string;
             context?: null | components["schemas"]["ContextRecord"];
@@ -5797,6 +6372,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShimChoice"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-shim-mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShimMarkRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShimMark"];
                 };
             };
             /** @description Bad Request */
@@ -6689,6 +7306,88 @@ export interface operations {
             };
             /** @description Service Unavailable */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-record-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visitId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JsonObject"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "check-record-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JsonObject"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordCheckResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7844,6 +8543,162 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-own-figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnFigureResponse"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "add-own-figure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnFigureRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnFigureResponse"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "withdraw-own-figure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                figureId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnFigureWithdrawal"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnFigureResponse"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9375,7 +10230,9 @@ export interface operations {
     };
     "preview-logbook": {
         parameters: {
-            query?: never;
+            query?: {
+                letters?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -9420,6 +10277,7 @@ export interface operations {
         parameters: {
             query?: {
                 goodOnly?: boolean;
+                letters?: string;
             };
             header?: never;
             path?: never;

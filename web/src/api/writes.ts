@@ -62,6 +62,21 @@ export const writes = {
       answer(api.POST('/api/engine-types/{id}/revisions', { params: { path: { id: typeId } }, body })),
     stale: () => yardAndBook,
   }),
+  addOwnFigure: write({
+    send: ({ engineId, ...body }: Schemas['OwnFigureRequest'] & { engineId: string }) =>
+      answer(api.POST('/api/engines/{id}/own-figures', { params: { path: { id: engineId } }, body })),
+    stale: ({ engineId }) => [['yard'], ['engine', engineId], ['drift']],
+  }),
+  withdrawOwnFigure: write({
+    send: ({ engineId, figureId, ...body }: Schemas['OwnFigureWithdrawal'] & { engineId: string; figureId: string }) =>
+      answer(
+        api.POST('/api/engines/{id}/own-figures/{figureId}/withdraw', {
+          params: { path: { id: engineId, figureId } },
+          body,
+        }),
+      ),
+    stale: ({ engineId }) => [['yard'], ['engine', engineId], ['drift']],
+  }),
   changeFleet: write({
     send: (body: Schemas['FleetSettings']) => answer(api.PUT('/api/fleet', { body })),
     stale: () => [['fleet'], ...yardAndBook, ['visit'], ['drift']],

@@ -145,6 +145,7 @@ const tone = computed(() => (props.state === 'tight' || props.state === 'loose' 
 .strip {
   width: 100%;
   display: block;
+  overflow: visible;
 }
 .scale {
   stroke: var(--ring);

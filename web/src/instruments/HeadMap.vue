@@ -54,7 +54,7 @@ const more = (p: HeadPoint) =>
             @click="$emit('pick', p.label)"
           >
             <span class="visually-hidden">{{ p.cylinder }}</span>
-            <span class="letter">{{ letterOf(p.kind) }}</span>
+            <span class="letter">{{ letterOf(p.label)[0] }}</span>
             <span v-if="p.figure" class="value figure">{{ p.figure }}</span>
             <span class="visually-hidden">{{ more(p) }}</span>
           </component>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
 import { computed, useTemplateRef } from 'vue'
-import { letterOf } from '../shared/words/points'
+import { shortKind } from '../shared/words/points'
 import { useDrawnWidth } from './useDrawn'
 
 /** The cycle unrolled: every valve's open arc, and the stops across it with a ring where a point is set. */
@@ -70,7 +70,7 @@ const marks = computed(() => Array.from({ length: props.cycle / 180 + 1 }, (_, i
         >
           {{ row.cylinder }}
         </text>
-        <text x="34" :y="row.y + 4" class="kind">{{ letterOf(row.kind) }}</text>
+        <text x="25" :y="row.y + 4" class="kind">{{ shortKind(row.kind) }}</text>
         <line :x1="left" :x2="drawn - right" :y1="row.y" :y2="row.y" class="line" />
         <rect
           v-for="(piece, i) in pieces(row)"

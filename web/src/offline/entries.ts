@@ -19,6 +19,7 @@ export type Chosen = {
   manner?: Schemas['SettingManner']
   measuring?: Schemas['MeasuringMeans']
   turnedBy?: string
+  tray?: { setId?: string; unit: string; blades: string[] }
 }
 
 /** What a device adds to a visit: one of these a line. The fields are the contract's. */
@@ -35,11 +36,18 @@ export type Entry =
       setting?: Schemas['SettingOrder']
       tray?: { setId?: string; unit: string; blades: string[] }
       instruments?: string[]
+      bench?: boolean
       jobId?: string
     }
   | ({ kind: 'chose' } & Chosen)
   | { kind: 'ticked'; step: string; on: boolean; said?: string }
-  | { kind: 'conditionStated'; condition: string; engineTemperatureC?: number | null; measureAnyway?: boolean }
+  | {
+      kind: 'conditionStated'
+      condition: string
+      engineTemperatureC?: number | null
+      hoursStanding?: number
+      measureAnyway?: boolean
+    }
   | { kind: 'positionProved'; crankDeg?: number; points?: string[]; signs?: Sign[]; said?: string }
   | { kind: 'barredTo'; crankDeg: number }
   | {
@@ -50,6 +58,7 @@ export type Entry =
       blades: string[]
       unit: string
       feel: Felt
+      bladeSet?: string
       unproved?: boolean
     }
   | {
@@ -60,7 +69,25 @@ export type Entry =
       figure: string
       unit: string
       with: 'figure' | 'dial'
+      claimedBy?: string
       unproved?: boolean
+    }
+  | {
+      kind: 'shimRead'
+      point: string
+      stage: Stage
+      thickness: string
+      unit: string
+      how: Schemas['ShimKnownBy']
+    }
+  | {
+      kind: 'partChanged'
+      points?: string[]
+      cylinder?: number
+      whole?: boolean
+      part: string
+      why: string
+      cutMm?: number
     }
   | { kind: 'startState'; point: string; state: Schemas['StartState'] }
   | { kind: 'kept'; reading: string; sure?: boolean }
@@ -72,7 +99,11 @@ export type Entry =
       why?: string
       amount?: string
       unit?: string
+      contact?: string
       pass?: number
+      waitMinutes?: number
+      old?: string
+      new?: string
     }
   | {
       kind: 'answered'
@@ -81,7 +112,7 @@ export type Entry =
       points?: string[]
     }
   | { kind: 'marked'; name: string; crankDeg: number; trap?: boolean }
-  | { kind: 'noted'; text: string; point?: string }
+  | { kind: 'noted'; text: string; point?: string; photo?: string; customer?: string }
   | { kind: 'undone'; entry: string }
   | { kind: 'abandoned'; why: string }
   | { kind: 'signed'; remark?: string }

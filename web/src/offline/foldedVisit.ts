@@ -1,7 +1,10 @@
 import { Refusal, type Schemas } from '../api/client'
+import { newId } from '../api/newId'
+import { today } from '../shared/figures/days'
 import { fold, type FoldAnswer } from '../core/fold'
 import { bringVisit, heldVisit } from './held'
-import { unsentOf } from './outbox'
+import { contextFor } from './openVisit'
+import { unsentOf, written } from './outbox'
 import { store, type HeldContext, type HeldVisit, type Problem } from './store'
 import { toRefusal } from '../api/refusal'
 
@@ -36,6 +39,18 @@ export async function foldVisit(visitId: string): Promise<FoldedVisit> {
   })
   if (!view) throw toRefusal((outcomes[0]?.problem ?? visit.held ?? {}) as Problem)
   return { view: { ...view, context, refused: visit.refused }, outcomes, held: visit.held }
+}
+
+/** The sheet of an engine that nobody has opened yet, in its own order: for paper. */
+export async function foldBlank(engineId: string): Promise<Schemas['VisitRecord']> {
+  const { contextId, context } = await contextFor(engineId)
+  const line = written(
+    { kind: 'opened', engineId, job: 'overhead', date: today(), bench: true, contextId },
+    context.people[0]?.id ?? newId(),
+  )
+  const { visit, outcomes } = await fold({ visitId: newId(), contextId, context, entries: [], unsent: [line] })
+  if (!visit) throw toRefusal((outcomes[0]?.problem ?? {}) as unknown as Problem)
+  return { ...visit, context }
 }
 
 /** Only the line of one point, at once: the verdict of a tap does not wait for the whole sheet. */

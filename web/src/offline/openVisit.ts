@@ -37,7 +37,7 @@ export async function prepareVisit(visitId: string, opening: Opening, by: string
 }
 
 /** The newest there is: the server's, else the one taken along. */
-async function contextFor(engineId: string): Promise<HeldContext> {
+export async function contextFor(engineId: string): Promise<HeldContext> {
   const db = await store()
   try {
     return await takeAlong(engineId)

@@ -7,6 +7,7 @@ import { moveFirstOutbox } from './firstOutbox'
 import { headOf, heldVisit, pull } from './held'
 import { hear } from './news'
 import { onlyOne } from './onlyOne'
+import { sendPhotos } from './photos'
 import { followOutbox, outbox, unwritten, writeAgain } from './outbox'
 import { sendVisit, visitsToSend, type Sent } from './sendOutbox'
 
@@ -79,6 +80,7 @@ async function turn(): Promise<void> {
       again = false
       await onlyOne('send', sendAll)
       await sendUnwritten()
+      await sendPhotos()
     } while (again)
   } catch {
     // A store that cannot be read now is read at the next turn.

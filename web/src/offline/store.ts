@@ -56,7 +56,14 @@ export interface KeptAnswer {
   data: unknown
 }
 
+/** A picture taken here, by the hash of its bytes; it goes to the server once, and stays until it is there. */
+export interface KeptPhoto {
+  hash: string
+  photo: Blob
+}
+
 interface Tablet extends DBSchema {
+  photos: { key: string; value: KeptPhoto }
   outbox: { key: number; value: OutboxRow; indexes: { visit: string } }
   visits: { key: string; value: HeldVisit; indexes: { engine: string } }
   contexts: { key: string; value: HeldContext }
@@ -74,8 +81,10 @@ let opened: Promise<Store> | null = null
  * All that this device keeps: one store for every tab and for the service worker. A newer version adds to it and reads what an older one wrote.
  */
 export function store(): Promise<Store> {
-  return (opened ??= openDB<Tablet>(storeName, 1, {
-    upgrade(db) {
+  return (opened ??= openDB<Tablet>(storeName, 2, {
+    upgrade(db, before) {
+      if (before < 2) db.createObjectStore('photos', { keyPath: 'hash' })
+      if (before >= 1) return
       db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('visit', 'visitId')
       db.createObjectStore('visits', { keyPath: 'visitId' }).createIndex('engine', 'engineId')
       db.createObjectStore('contexts', { keyPath: 'contextId' })

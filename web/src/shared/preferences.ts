@@ -19,6 +19,8 @@ export const usePreferences = defineStore('preferences', () => {
     theme,
     person: useStorage('zd-person', ''),
     tray: useStorage('zd-tray', ''),
+    /** Whose hand works with which blades: one person, one set. */
+    trayOf: useStorage<Record<string, string>>('zd-tray-of', {}),
     keepAwake: useStorage('zd-awake', true),
     sound: useStorage('zd-sound', true),
     buzz: useStorage('zd-buzz', true),

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { queries } from '../../api/queries'
+import { useWrite, writes } from '../../api/writes'
 import { useTitle } from '../../shared/address/useTitle'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { plural } from '../../shared/words/counts'
@@ -13,10 +14,13 @@ import TypeFacts from '../../shared/facts/TypeFacts.vue'
 import { adjusterNames } from '../../shared/words/valvetrains'
 import { methodNames } from '../../shared/words/methods'
 import { judgingNames, mannerNames, measuringNames, orderNames } from '../../shared/words/schools'
+import { stepListNames } from '../../shared/words/steps'
 import PlanText from '../../shared/facts/PlanText.vue'
+import KitDialog from './KitDialog.vue'
 import RevisionDialog from './RevisionDialog.vue'
 import RevisionTable from './RevisionTable.vue'
 import SchoolsDialog from './SchoolsDialog.vue'
+import StepsDialog from './StepsDialog.vue'
 import TypeSheet from './TypeSheet.vue'
 
 const props = defineProps<{ id?: string }>()
@@ -27,6 +31,15 @@ useTitle(() => type.data.value && `Book, ${type.data.value.code}`)
 const revising = ref(false)
 const sheet = ref(false)
 const changing = ref(false)
+const steps = ref(false)
+const kit = ref(false)
+const assumedNames: Record<string, string> = {
+  layout: 'the valves along the head',
+  adjuster: 'what sets them',
+  rotation: 'which way it runs',
+  clearancePerTravel: 'the gap gained per screw travel',
+}
+const confirm = useWrite(writes.changeType)
 const ways = (t: Schemas['EngineTypeResponse']) =>
   [
     methodNames[t.method],
@@ -117,12 +130,51 @@ const ways = (t: Schemas['EngineTypeResponse']) =>
                 <HeadMap still :points="type.data.value.points" />
               </section>
               <TypeFacts :type="type.data.value" heading="This type" />
+              <section v-if="type.data.value.assumed.length" class="plate plate-strong p-3 mt-2" role="note">
+                <p class="mb-1">
+                  <strong>Assumed, not the book’s:</strong>
+                  {{ type.data.value.assumed.map((f) => assumedNames[f] ?? f).join(', ') }}. Look them up before anybody
+                  works by them.
+                </p>
+                <BButton
+                  v-for="f in type.data.value.assumed"
+                  :key="f"
+                  class="btn-plain me-2"
+                  @click="
+                    confirm.mutate({
+                      id: type.data.value!.id,
+                      confirmed: [f],
+                      why: 'looked up',
+                      version: type.data.value!.version,
+                    })
+                  "
+                  >Right: {{ assumedNames[f] ?? f }}</BButton
+                >
+              </section>
               <section class="plate p-3 mt-2">
                 <div class="d-flex justify-content-between align-items-center">
                   <h2>How its book does it</h2>
                   <button type="button" class="btn btn-plain" @click="changing = true">Change…</button>
                 </div>
-                <p class="mb-0">{{ ways(type.data.value) }}</p>
+                <p class="mb-0">{{ ways(type.data.value) }} Letters: {{ type.data.value.lettersSpeltOut }}.</p>
+              </section>
+              <section class="plate p-3 mt-2">
+                <div class="d-flex justify-content-between align-items-center">
+                  <h2>Its steps</h2>
+                  <button type="button" class="btn btn-plain" @click="steps = true">Change the steps…</button>
+                </div>
+                <p v-for="s in type.data.value.steps" :key="s.key!" class="small mb-1">
+                  <span class="soft">{{ stepListNames[s.list as keyof typeof stepListNames] }}:</span> {{ s.text }}
+                  <template v-if="s.asks"> {{ s.asks }}</template>
+                </p>
+                <p v-if="!type.data.value.steps.length" class="small soft mb-0">None of its own.</p>
+              </section>
+              <section class="plate p-3 mt-2">
+                <div class="d-flex justify-content-between align-items-center">
+                  <h2>What it takes</h2>
+                  <button type="button" class="btn btn-plain" @click="kit = true">Change the kit…</button>
+                </div>
+                <p v-for="k in type.data.value.kit" :key="k.text" class="small mb-1">{{ k.text }}</p>
               </section>
               <section class="plate p-3 mt-2">
                 <div class="d-flex justify-content-between align-items-center">
@@ -132,6 +184,8 @@ const ways = (t: Schemas['EngineTypeResponse']) =>
                 <RevisionTable :revisions="type.data.value.revisions" />
               </section>
             </div>
+            <StepsDialog v-model="steps" :type="type.data.value" />
+            <KitDialog v-model="kit" :type="type.data.value" />
             <SchoolsDialog v-model="changing" :type="type.data.value" />
             <RevisionDialog v-model="revising" :type="type.data.value" />
           </div>

@@ -43,7 +43,9 @@ watch(
 
 const complaints = computed(() => typeComplaints(typed.value))
 const hasComplaint = computed(() => Object.values(complaints.value).some(Boolean))
-const request = computed(() => typeRequest(typed.value))
+/** Points with a bridge, for whoever says that all have a screw. */
+const bridged = ref<string[]>([])
+const request = computed(() => typeRequest(typed.value, bridged.value))
 const settled = refDebounced(
   computed(() => JSON.stringify(request.value)),
   250,
@@ -55,6 +57,10 @@ const preview = useQuery(() => ({
   placeholderData: keepPreviousData,
   gcTime: 0,
 }))
+watch(
+  preview.data,
+  (now) => (bridged.value = now?.points.filter((p) => p.adjuster === 'bridgeScrew').map((p) => p.label) ?? []),
+)
 const previewError = computed(() => preview.error.value)
 
 const form = useForm({

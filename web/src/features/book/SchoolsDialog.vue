@@ -25,6 +25,8 @@ const form = useForm({
     change.mutateAsync({
       id: props.type.id,
       ...schoolRequest(typed.value),
+      // Names that were not touched stay, also where only some points have one.
+      ...(typed.value.pointNames === schoolsOf(props.type).pointNames ? { pointNames: null } : {}),
       why: why.value.trim(),
       version: props.type.version,
     }),

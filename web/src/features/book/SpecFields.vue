@@ -3,6 +3,7 @@ import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
 import { useFormState } from '../../shared/forms/useForm'
@@ -14,7 +15,12 @@ const spec = defineModel<SpecForm>({ required: true })
 const props = defineProps<{
   /** Before the fields' names on the server, where the revision is part of a whole type. */
   within?: string
+  /** The kinds of point to ask for; intake and exhaust where not said. */
+  kinds?: Schemas['LashKind'][]
 }>()
+const lines = computed(() =>
+  spec.value.noFigures ? [] : spec.value.lines.filter((l) => (props.kinds ?? ['intake', 'exhaust']).includes(l.kind)),
+)
 const form = useFormState()
 const of = (name: string) => `${props.within ?? ''}${name}`
 const figures = [
@@ -36,6 +42,10 @@ const asks = [
   { value: 'single', text: 'one figure' },
   { value: 'blades', text: 'two blades' },
   { value: 'zero', text: 'zero lash' },
+  { value: 'turns', text: 'turns on' },
+  { value: 'fraction', text: 'part of the travel' },
+  { value: 'height', text: 'a height' },
+  { value: 'torque', text: 'a torque' },
 ]
 const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: string][]> = {
   window: [
@@ -53,6 +63,10 @@ const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: 
     ['noGo', 'does not'],
   ],
   zero: [],
+  turns: [['amount', 'turns past contact']],
+  fraction: [['amount', 'of the travel, such as 0.5']],
+  height: [['amount', 'mm']],
+  torque: [['amount', 'Nm']],
 }
 for (const name of figures) form?.shows(of(name))
 const said = computed(() => figures.map((name) => form?.complaint(of(name))).find(Boolean))
@@ -80,7 +94,7 @@ const said = computed(() => figures.map((name) => form?.complaint(of(name))).fin
   <BFormCheckbox v-if="within" v-model="spec.noFigures" class="mb-2"
     >No figure at hand: measure now, judge when one is found</BFormCheckbox
   >
-  <div v-for="line in spec.noFigures ? [] : spec.lines" :key="line.kind" class="line">
+  <div v-for="line in lines" :key="line.kind" class="line">
     <span>{{ kindWord(line.kind) }}</span>
     <BFormSelect v-model="line.asks" :aria-label="`${line.kind} asks`" :options="asks" />
     <label v-for="[key, name] in cells[line.asks]" :key="key">
@@ -110,7 +124,7 @@ const said = computed(() => figures.map((name) => form?.complaint(of(name))).fin
 }
 .line {
   display: grid;
-  grid-template-columns: 4.5rem 8rem repeat(3, minmax(0, 1fr));
+  grid-template-columns: 5.6rem 8rem repeat(3, minmax(0, 1fr));
   gap: 0.5rem;
   align-items: end;
   margin-bottom: 0.4rem;

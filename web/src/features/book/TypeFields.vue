@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import Field from '../../shared/fields/Field.vue'
 import NumberField from '../../shared/fields/NumberField.vue'
-import { adjusterNames } from '../../shared/words/valvetrains'
+import AdjusterFields from './AdjusterFields.vue'
 import SchoolFields from './SchoolFields.vue'
 import SpecFields from './SpecFields.vue'
+import { kindsOf } from './specForm'
 import type { TypeForm } from './typeForm'
 
 /** All that a manual says of an engine type. */
@@ -38,10 +38,16 @@ defineProps<{ points?: number }>()
       <Field v-slot="{ bind }" name="banks" label="Cylinders from the FRONT, banks by /">
         <BFormInput v-bind="bind" v-model="form.banks" class="figure" placeholder="1 3 5 7 / 2 4 6 8" />
       </Field>
-      <Field v-slot="{ bind }" class="wide" name="layout" label="Points along each head from the FRONT: I E J B">
+      <Field
+        v-slot="{ bind }"
+        class="wide"
+        name="layout"
+        label="Points along each head from the FRONT: I E (or E A) J B"
+      >
         <BFormInput v-bind="bind" v-model="form.layout" class="figure" placeholder="E I I E E I I E" />
       </Field>
       <Field
+        v-if="form.cycle === 'fourStroke'"
         v-slot="{ bind }"
         name="valveTiming"
         label="Valve timing IVO IVC EVO EVC"
@@ -57,28 +63,12 @@ defineProps<{ points?: number }>()
       >
         <NumberField v-bind="bind" v-model="form.guard" unit="°" />
       </Field>
-      <Field v-slot="{ bind }" name="adjuster" label="Set with">
-        <BFormSelect v-bind="bind" v-model="form.adjuster">
-          <option v-for="(n, a) in adjusterNames" :key="a" :value="a">{{ n }}</option>
-        </BFormSelect>
-      </Field>
-      <Field v-slot="{ bind }" name="pitchMm" label="Screw pitch"
-        ><NumberField v-bind="bind" v-model="form.pitch" unit="mm"
-      /></Field>
-      <Field
-        v-slot="{ bind }"
-        name="clearancePerTravel"
-        label="Gap gained per screw travel"
-        hint="1 at the valve; the rocker’s ratio at the pushrod."
-      >
-        <NumberField v-bind="bind" v-model="form.ratio" />
-      </Field>
     </div>
-    <BFormCheckbox v-model="form.opensClockwise" class="mb-3">This screw opens the gap clockwise</BFormCheckbox>
+    <AdjusterFields v-model="form" />
     <h2 class="mb-2">How the book does it</h2>
     <SchoolFields v-model="form.schools" :points="points" />
     <h2 class="mb-2 mt-2">Clearances</h2>
-    <SpecFields v-model="form.spec" within="spec." />
+    <SpecFields v-model="form.spec" within="spec." :kinds="kindsOf(form.layout)" />
     <h2 class="mb-2 mt-3">How often, and how it is barred</h2>
     <div class="grid">
       <Field v-slot="{ bind }" name="bookHours" label="Every"

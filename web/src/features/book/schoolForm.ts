@@ -71,5 +71,10 @@ export const schoolRequest = (form: SchoolForm) => ({
   pulleyMm: typedNumber(form.pulley) ?? null,
   spark: form.spark,
   interference: form.interference,
+  emptied: [
+    ...(form.dialConversion.trim() ? [] : ['dialConversion']),
+    ...(form.pulley.trim() ? [] : ['pulleyMm']),
+    ...(form.setting ? [] : ['setting']),
+  ],
   speaksCamTurns: form.method === 'book' && form.stopUnit.startsWith('cam'),
 })

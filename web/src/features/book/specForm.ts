@@ -1,11 +1,12 @@
 import type { Schemas } from '../../api/client'
 import { today } from '../../shared/figures/days'
+import { typedNumber } from '../../shared/figures/typedNumber'
 
 /** What a line asks: a window, one figure with its tolerance, two blades, or no gap at all. */
-export type Asks = 'window' | 'single' | 'blades' | 'zero'
+export type Asks = 'window' | 'single' | 'blades' | 'zero' | 'turns' | 'fraction' | 'height' | 'torque'
 
 export interface SpecLine {
-  kind: 'intake' | 'exhaust'
+  kind: Schemas['LashKind']
   asks: Asks
   min: string
   max: string
@@ -15,6 +16,18 @@ export interface SpecLine {
   loose: string
   go: string
   noGo: string
+  /** Turns, a fraction of the travel, a height in mm or a torque in Nm. */
+  amount: string
+}
+
+/** The kinds of point that a layout names; intake and exhaust while nothing is typed. */
+export function kindsOf(layout: string): Schemas['LashKind'][] {
+  const kinds: Schemas['LashKind'][] = []
+  if (/[ia]/i.test(layout) || !layout.trim()) kinds.push('intake')
+  if (/e/i.test(layout) || !layout.trim()) kinds.push('exhaust')
+  if (/j/i.test(layout)) kinds.push('injector')
+  if (/b/i.test(layout)) kinds.push('engineBrake')
+  return kinds
 }
 
 export interface SpecForm {
@@ -35,9 +48,10 @@ export const emptySpec = (): SpecForm => ({
   unit: 'mm',
   source: '',
   noFigures: false,
-  lines: (['intake', 'exhaust'] as const).map((kind) => ({
+  lines: (['intake', 'exhaust', 'injector', 'engineBrake'] as const).map((kind) => ({
     kind,
-    asks: 'window',
+    asks: kind === 'injector' ? 'turns' : 'window',
+    amount: '',
     min: '',
     max: '',
     set: '',
@@ -48,6 +62,11 @@ export const emptySpec = (): SpecForm => ({
     noGo: '',
   })),
 })
+
+const amount = (asks: Asks, line: SpecLine) => (line.asks === asks ? (typedNumber(line.amount) ?? null) : null)
+
+/** Something is asked of a kind. */
+export const isFilled = (l: SpecLine) => !!(l.min || l.max || l.single || l.go || l.amount || l.asks === 'zero')
 
 /** As the server wants it; empty cells are left out. */
 export function specRequest(form: SpecForm): Schemas['SpecRevisionRequest'] {
@@ -69,6 +88,10 @@ export function specRequest(form: SpecForm): Schemas['SpecRevisionRequest'] {
         go: only('blades', l.go),
         noGo: only('blades', l.noGo),
         zero: l.asks === 'zero',
+        turns: amount('turns', l),
+        fraction: amount('fraction', l),
+        heightMm: amount('height', l),
+        torqueNm: amount('torque', l),
         unit: form.unit,
       }
     }),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '../../api/client'
+import { sizesOf } from './adjusterForm'
 import { copyOf, emptyType, typeComplaints, typeMissing, typeRequest } from './typeForm'
 
 describe('a new engine type', () => {
@@ -9,7 +10,7 @@ describe('a new engine type', () => {
       'name',
       'firingOrder',
       'layout',
-      'pitchMm',
+      'adjuster',
       'rotation',
       'spec.revision',
       'spec.source',
@@ -41,6 +42,7 @@ describe('a new engine type', () => {
     expect([empty.firingOrder, empty.banks, empty.layout, empty.pitch, empty.ratio, empty.turns, empty.from]).toEqual(
       Array(7).fill(''),
     )
+    expect(empty.adjuster).toBe('')
     expect(typeMissing({ ...empty, adjuster: 'screwAtPushrod' }).clearancePerTravel).toContain('ratio')
     expect(typeMissing({ ...empty, adjuster: 'shimOnTop' }).pitchMm).toBeUndefined()
   })
@@ -64,6 +66,31 @@ describe('a new engine type', () => {
     })
     form.schools.stops = 'top: 1I'
     expect(typeComplaints(form).bookStops).toContain('where it stops, a colon')
+  })
+
+  it.each([
+    ['2.30 to 2.45 by 0.05', [2.3, 2.35, 2.4, 2.45]],
+    ['2,30 - 2,40 by 0,05', [2.3, 2.35, 2.4]],
+    ['2.70 2.75, 2.80', [2.7, 2.75, 2.8]],
+    ['', []],
+  ])('reads the shim sizes %s', (text, sizes) => expect(sizesOf(text)).toEqual(sizes))
+
+  it('sends a mixed head, an injector’s pitch and bridges of two styles', () => {
+    const form = {
+      ...emptyType(),
+      adjuster: 'bridgeScrew' as const,
+      exhaustAdjuster: 'screwAtValve' as const,
+      injectorPitch: '1.5',
+      bridgeScrews: '1E, 2E front',
+    }
+    expect(typeRequest(form)).toMatchObject({
+      byKind: [
+        { kind: 'exhaust', adjuster: 'screwAtValve' },
+        { kind: 'injector', adjuster: 'injectorScrew', pitchMm: 1.5 },
+      ],
+      bridgeScrews: ['1E', '2E front'],
+    })
+    expect(typeRequest({ ...form, bridgeScrews: 'all' }, ['1E', '1I']).bridgeScrews).toEqual(['1E', '1I'])
   })
 
   it('may come without figures, to be measured now and judged later', () => {
@@ -102,6 +129,13 @@ describe('a new engine type', () => {
       clockwiseCloses: true,
       method: 'twoStop',
       order: 'oneBlade',
+      letters: 'intakeExhaust',
+      byKind: [],
+      steps: [{ key: 'a', list: 'covers', text: 'Fan off.' }],
+      ownSteps: true,
+      fasteners: [{ use: 'locknut', size: '13 mm', torqueNm: 22, count: null }],
+      gaskets: [],
+      scarceTools: [],
       points: [],
       bookStops: [],
       rotation: 'anticlockwise seen from the flywheel',
@@ -126,6 +160,7 @@ describe('a new engine type', () => {
       from: 'flywheel',
       schools: { order: 'oneBlade' },
     })
+    expect(typeRequest(copy)).toMatchObject({ steps: [{ text: 'Fan off.' }], fasteners: [{ torqueNm: 22 }] })
     expect(copy.spec.source).toBe('')
     expect(copy.id).not.toBe(copyOf(other).id)
   })

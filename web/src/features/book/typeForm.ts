@@ -1,8 +1,9 @@
 import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import { bridgesOf, list, screws, sizesOf, uniflowOf } from './adjusterForm'
 import { emptySchools, schoolComplaints, schoolRequest, schoolsOf } from './schoolForm'
-import { emptySpec, specRequest } from './specForm'
+import { emptySpec, isFilled, specRequest } from './specForm'
 
 /** A new engine type as it is typed. Nothing of an engine is guessed: what its manual says is empty until somebody types it. */
 export const emptyType = () => ({
@@ -16,7 +17,20 @@ export const emptyType = () => ({
   guard: '',
   banks: '',
   layout: '',
-  adjuster: 'screwAtValve' as Schemas['AdjusterKind'],
+  letters: '' as Schemas['BookLetters'] | '',
+  adjuster: '' as Schemas['AdjusterKind'] | '',
+  exhaustAdjuster: '' as Schemas['AdjusterKind'] | '',
+  injectorPitch: '',
+  bridgeScrews: '',
+  shimSizes: '',
+  travelTurns: '',
+  secondPass: '',
+  selfLocking: false,
+  runningMethod: false,
+  uniflow: '',
+  pastTdc: '',
+  stroke: '',
+  rod: '',
   pitch: '',
   ratio: '',
   opensClockwise: false,
@@ -31,6 +45,19 @@ export const emptyType = () => ({
   breakIn: '',
   jobHours: '',
   spec: emptySpec(),
+  /** Steps and kit of the type it was begun from. */
+  carried: null as Pick<
+    Schemas['EngineTypeRequest'],
+    | 'steps'
+    | 'fasteners'
+    | 'gaskets'
+    | 'scarceTools'
+    | 'gasketHours'
+    | 'narrowBlade'
+    | 'hotMinutes'
+    | 'resetHotHours'
+    | 'sameWithinMm'
+  > | null,
 })
 export type TypeForm = ReturnType<typeof emptyType>
 
@@ -49,7 +76,36 @@ export function copyOf(type: Schemas['EngineTypeResponse']): TypeForm {
     guard: shown(type.rampGuardDeg),
     banks: type.banks,
     layout: type.layout,
+    carried: {
+      steps: type.ownSteps ? type.steps : null,
+      fasteners: type.fasteners,
+      gaskets: type.gaskets,
+      scarceTools: type.scarceTools,
+      gasketHours: type.gasketHours ?? null,
+      narrowBlade: type.narrowBlade,
+      hotMinutes: type.hotMinutes ?? null,
+      resetHotHours: type.resetHotHours ?? null,
+      sameWithinMm: type.sameWithinMm ?? null,
+    },
+    letters: type.letters,
     adjuster: type.adjuster,
+    exhaustAdjuster: type.byKind.find((k) => k.kind === 'exhaust')?.adjuster ?? '',
+    injectorPitch: shown(type.byKind.find((k) => k.kind === 'injector')?.pitchMm),
+    bridgeScrews: type.points
+      .filter((p) => p.bridgeScrew)
+      .map((p) => p.label)
+      .join(', '),
+    shimSizes: type.shimSizesMm?.join(' ') ?? '',
+    travelTurns: shown(type.travelTurns),
+    secondPass: shown(type.secondPassMinutes),
+    selfLocking: type.selfLocking,
+    runningMethod: type.runningMethod,
+    uniflow: type.uniflow
+      ? [type.uniflow.evoAtdc, type.uniflow.evcAtdc, type.uniflow.injectorFrom, type.uniflow.injectorTo].join(' ')
+      : '',
+    pastTdc: shown(type.pastTdcMm),
+    stroke: shown(type.strokeMm),
+    rod: shown(type.rodMm),
     pitch: shown(type.pitchMm),
     ratio: shown(type.clearancePerTravel),
     opensClockwise: !type.clockwiseCloses,
@@ -66,14 +122,7 @@ export function copyOf(type: Schemas['EngineTypeResponse']): TypeForm {
   }
 }
 
-const needsPitch = (adjuster: string) =>
-  ['screwAtValve', 'screwAtPushrod', 'bridgeScrew', 'followerScrew'].includes(adjuster)
-
-const list = (text: string) =>
-  text
-    .split(/[\s,;]+/)
-    .filter(Boolean)
-    .map((part) => Number(part.replace(',', '.')))
+const needsPitch = (form: TypeForm) => screws.includes(form.adjuster) || screws.includes(form.exhaustAdjuster)
 
 const timingOf = (form: TypeForm) => (form.timing.trim() ? list(form.timing) : null)
 
@@ -83,6 +132,18 @@ export function typeComplaints(form: TypeForm): Record<string, string | undefine
   return {
     ...schoolComplaints(form.schools),
     pitchMm: notANumber(form.pitch),
+    travelTurns: notANumber(form.travelTurns),
+    secondPassMinutes: notANumber(form.secondPass),
+    pastTdcMm: notANumber(form.pastTdc),
+    strokeMm: notANumber(form.stroke),
+    rodMm: notANumber(form.rod),
+    shimSizesMm: sizesOf(form.shimSizes).some(Number.isNaN)
+      ? 'Write 2.30 to 3.20 by 0.05, or the sizes one after another.'
+      : undefined,
+    uniflow:
+      form.uniflow.trim() && (list(form.uniflow).length !== 4 || list(form.uniflow).some(Number.isNaN))
+        ? 'Give four figures: exhaust opens, closes, injector from, to; or leave it empty.'
+        : undefined,
     clearancePerTravel: notANumber(form.ratio),
     rampGuardDeg: notANumber(form.guard),
     toolTurnsPerCrankTurn: notANumber(form.toolTurns),
@@ -108,10 +169,8 @@ export const typeMissing = (form: TypeForm): Record<string, string | undefined> 
   name: form.name.trim() ? undefined : 'Say what it is.',
   firingOrder: form.firingOrder.trim() ? undefined : 'Give the firing order, such as 1 3 4 2.',
   layout: form.layout.trim() ? undefined : 'Give the valves along the head from the front, such as E I I E E I I E.',
-  pitchMm:
-    needsPitch(form.adjuster) && !form.pitch.trim()
-      ? 'Give the screw’s pitch; 1 mm and 1.25 mm are common.'
-      : undefined,
+  adjuster: form.adjuster ? undefined : 'Choose what sets the valves.',
+  pitchMm: needsPitch(form) && !form.pitch.trim() ? 'Give the screw’s pitch; 1 mm and 1.25 mm are common.' : undefined,
   clearancePerTravel:
     ['screwAtPushrod', 'followerScrew'].includes(form.adjuster) && !form.ratio.trim()
       ? 'Give what the gap gains for a screw travel of 1: the rocker’s or follower’s ratio.'
@@ -123,13 +182,13 @@ export const typeMissing = (form: TypeForm): Record<string, string | undefined> 
 const specMissing = (form: TypeForm): Record<string, string | undefined> => ({
   'spec.revision': form.spec.revision.trim() ? undefined : 'Name the revision, such as A.',
   'spec.source': form.spec.source.trim() ? undefined : 'Say where the clearances come from.',
-  'spec.lines': form.spec.lines.some((l) => l.min || l.max || l.single || l.go || l.asks === 'zero')
+  'spec.lines': form.spec.lines.some(isFilled)
     ? undefined
     : 'Give at least one clearance: a window from and to, or one figure.',
 })
 
-/** As the server wants it. */
-export function typeRequest(form: TypeForm): Schemas['EngineTypeRequest'] {
+/** As the server wants it; the labels of the points as they stand in the preview, for whoever says all. */
+export function typeRequest(form: TypeForm, labels: string[] = []): Schemas['EngineTypeRequest'] {
   const timing = timingOf(form)
   return {
     id: form.id,
@@ -145,7 +204,43 @@ export function typeRequest(form: TypeForm): Schemas['EngineTypeRequest'] {
     rampGuardDeg: typedNumber(form.guard) ?? null,
     banks: form.banks || null,
     layout: form.layout || null,
-    adjuster: form.adjuster,
+    ...(form.carried ?? {}),
+    letters: form.letters || null,
+    adjuster: form.adjuster || 'screwAtValve',
+    byKind: [
+      ...(form.exhaustAdjuster && form.exhaustAdjuster !== form.adjuster
+        ? [
+            {
+              kind: 'exhaust' as const,
+              adjuster: form.exhaustAdjuster,
+              pitchMm: null,
+              clearancePerTravel: null,
+              clockwiseCloses: null,
+            },
+          ]
+        : []),
+      ...(typedNumber(form.injectorPitch)
+        ? [
+            {
+              kind: 'injector' as const,
+              adjuster: 'injectorScrew' as const,
+              pitchMm: typedNumber(form.injectorPitch) ?? null,
+              clearancePerTravel: null,
+              clockwiseCloses: null,
+            },
+          ]
+        : []),
+    ],
+    bridgeScrews: form.bridgeScrews.trim() ? bridgesOf(form, labels) : null,
+    shimSizesMm: form.shimSizes.trim() ? sizesOf(form.shimSizes) : null,
+    travelTurns: typedNumber(form.travelTurns) ?? null,
+    selfLocking: form.selfLocking,
+    runningMethod: form.runningMethod,
+    secondPassMinutes: typedNumber(form.secondPass) ?? null,
+    uniflow: uniflowOf(form),
+    pastTdcMm: typedNumber(form.pastTdc) ?? null,
+    strokeMm: typedNumber(form.stroke) ?? null,
+    rodMm: typedNumber(form.rod) ?? null,
     pitchMm: typedNumber(form.pitch) ?? null,
     clearancePerTravel: typedNumber(form.ratio) ?? null,
     clockwiseCloses: !form.opensClockwise,

@@ -14,7 +14,7 @@ defineEmits<{ pick: [label: string] }>()
 const figures = useFigures()
 
 const banks = computed(() => banksOf(props.points))
-const letter = (p: Point) => letterOf(p.kind) + (p.place ? ` ${p.place[0]}` : '')
+const letter = (p: Point) => letterOf(p.label).slice(0, 3)
 /** What a figure rests on, for whoever asks. */
 const says = (p: Point) =>
   [
@@ -29,6 +29,8 @@ const says = (p: Point) =>
   ]
     .filter(Boolean)
     .join('; ')
+/** Injectors and engine brakes: set by the book, in no trend. */
+const isByBook = (p: Point) => p.kind === 'injector' || p.kind === 'engineBrake'
 const state = (p: Point) => (p.shownState === 'tight' || p.shownState === 'loose' ? p.shownState : null)
 const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length)))
 </script>
@@ -59,7 +61,9 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
           >
             <span class="visually-hidden">{{ p.cylinder }}</span>
             <span class="letter">{{ letter(p) }}</span>
+            <span v-if="isByBook(p)" class="small soft">by the book, no trend</span>
             <GapStrip
+              v-else
               aria-hidden="true"
               :min="p.minMm"
               :max="p.maxMm"
@@ -68,7 +72,7 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
               :state="state(p)"
               :label="p.label"
             />
-            <span class="figure">{{ figures.rough(p.shownMm) }}</span>
+            <span class="figure">{{ isByBook(p) ? '' : figures.rough(p.shownMm) }}</span>
             <span class="visually-hidden">{{ says(p) }}</span>
             <VerdictMark :state="state(p)" :size="15" />
           </button>

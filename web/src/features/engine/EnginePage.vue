@@ -19,6 +19,7 @@ import HoursAhead from './HoursAhead.vue'
 import MeterDialog from './MeterDialog.vue'
 import CallList from './CallList.vue'
 import NextOverhead from './NextOverhead.vue'
+import OwnFigures from './OwnFigures.vue'
 import PointHistory from './PointHistory.vue'
 import TakeAlongButton from './TakeAlongButton.vue'
 
@@ -123,6 +124,15 @@ useKeys(
           <CallList :calls="data.row.calls" />
           <HoursAhead :engine-id="id" />
           <TypeFacts class="mt-2" :type="data.type" :marks="data.marks" />
+          <OwnFigures
+            :engine-id="id"
+            :figures="data.ownFigures"
+            :kinds="[...new Set(data.points.map((p) => p.kind))]"
+          />
+          <section class="plate p-3 mt-2">
+            <h2>What it takes</h2>
+            <p v-for="k in data.type.kit" :key="k.text" class="small mb-1">{{ k.text }}</p>
+          </section>
         </aside>
       </div>
 

@@ -19,14 +19,16 @@ const file = shallowRef<File | null>(null)
 const report = shallowRef<Schemas['LogbookReport'] | null>(null)
 const failure = ref<unknown>()
 const working = ref('')
+/** Whose E it is, once somebody said. */
+const letters = ref<Schemas['BookLetters'] | undefined>()
 const columns = 'engine, date, engine hours, cylinder, valve, as found, as left, unit, who, remark'
 
-async function send(path: 'preview' | 'import' | 'import?goodOnly=true', doing: string) {
+async function send(path: 'preview' | 'import', doing: string, goodOnly = false) {
   if (!file.value) return
   working.value = doing
   failure.value = undefined
   try {
-    report.value = await sendLogbook(path, file.value)
+    report.value = await sendLogbook(path, file.value, { goodOnly, letters: letters.value })
     if (!report.value.saved) return
     await client.invalidateQueries()
     toast(`${plural(report.value.newReadings, 'reading')} brought in.`)
@@ -43,7 +45,12 @@ function choose(event: Event) {
   // The same file, mended, may be chosen again.
   input.value = ''
   report.value = null
+  letters.value = undefined
   void send('preview', 'Reading the file…')
+}
+function says(which: Schemas['BookLetters']) {
+  letters.value = which
+  void send('preview', 'Reading the file again…')
 }
 const understood = computed(() => {
   const r = report.value
@@ -121,11 +128,24 @@ const understood = computed(() => {
             v-else
             class="btn-act"
             :disabled="!!working"
-            @click="send('import?goodOnly=true', 'Bringing in the good rows…')"
+            @click="send('import', 'Bringing in the good rows…', true)"
           >
             Bring in the good rows only: {{ plural(report.newReadings, 'reading') }}
           </BButton>
         </template>
+      </section>
+      <section
+        v-if="report.asksLetters && !report.saved"
+        class="plate plate-strong p-3 mb-3"
+        role="group"
+        aria-label="Whose E"
+      >
+        <p class="mb-2">
+          <strong>An E of this file could be the exhaust or the intake.</strong> Its engine’s own book writes E for the
+          intake (Einlass) and A for the exhaust. Which letters does this file use? Nothing is stored before that.
+        </p>
+        <BButton class="btn-plain me-2" @click="says('einlassAuslass')">E intake, A exhaust</BButton>
+        <BButton class="btn-plain" @click="says('intakeExhaust')">I intake, E exhaust</BButton>
       </section>
       <MissingEngines
         v-if="report.missingEngines.length && !report.saved"

@@ -69,6 +69,9 @@ const print = () => window.print()
             <h2>Bring</h2>
             <ul class="mb-0">
               <li>Blades: {{ blades.join(', ') }}</li>
+              <li v-for="k in engine.data.value.type.kit.filter((line) => line.text !== 'Feeler blades')" :key="k.text">
+                {{ k.text }}
+              </li>
               <li v-for="t in job.tools" :key="t">{{ t }}</li>
               <li v-for="p in job.parts" :key="p.name ?? ''">{{ p.name }}{{ p.here ? '' : ' (not here yet)' }}</li>
             </ul>

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
 import LiftChart from '../../instruments/LiftChart.vue'
-import { letterOf } from '../../shared/words/points'
+import { shortKind } from '../../shared/words/points'
 import CrankDial from '../../instruments/CrankDial.vue'
 import { methodNames } from '../../shared/words/methods'
 import { tool, type Ask, type Read } from './tool'
@@ -122,7 +122,7 @@ export const turningTools = [
         lines: [
           ...plan.stops.map(
             (s, i) =>
-              `${i ? `turn ${Math.round(s.turnFromPreviousDeg * 10) / 10}° forwards · ` : ''}stop ${i + 1} · ${s.sign}  ${s.set.map((p) => `${p.cylinder}${letterOf(p.kind)}`).join(' ') || 'nothing'}`,
+              `${i ? `turn ${Math.round(s.turnFromPreviousDeg * 10) / 10}° forwards · ` : ''}stop ${i + 1} · ${s.sign}  ${s.set.map((p) => `${p.cylinder} ${shortKind(p.kind)}`).join(', ') || 'nothing'}`,
           ),
           ...plan.cannotSet.map((p) => p.reason),
         ],
@@ -133,7 +133,7 @@ export const turningTools = [
           'Margin: degrees from the stop to the nearest edge of that stretch. A point goes to the stop that leaves it the most; one that is clear at none is named, never dropped.',
           ...plan.stops.map(
             (s, i) =>
-              `Stop ${i + 1} at ${Math.round(s.crankDeg * 10) / 10}°: ${s.set.map((p) => `${p.cylinder}${letterOf(p.kind)} ${Math.round(p.marginDeg ?? 0)}°`).join(', ')}.`,
+              `Stop ${i + 1} at ${Math.round(s.crankDeg * 10) / 10}°: ${s.set.map((p) => `${p.cylinder} ${shortKind(p.kind)} ${Math.round(p.marginDeg ?? 0)}°`).join(', ')}.`,
           ),
         ],
         source: 'Common practice; four-stroke valve timing as in any engine textbook.',
@@ -229,11 +229,11 @@ export const turningTools = [
       const now = result.arcs.filter((a) => a.measurableNow)
       return {
         sentence: now.length
-          ? `Here you may measure ${now.map((a) => `${a.cylinder}${letterOf(a.kind)}`).join(' ')}.`
+          ? `Here you may measure ${now.map((a) => `${a.cylinder} ${shortKind(a.kind)}`).join(', ')}.`
           : 'Nothing may be measured here: bar on.',
         lines: result.arcs.map(
           (a) =>
-            `${a.cylinder}${letterOf(a.kind)}: from ${Math.round(a.fromDeg)}° to ${Math.round(a.toDeg)}°${a.measurableNow ? `, now ${Math.round(a.marginDeg ?? 0)}° clear` : ''}`,
+            `${a.cylinder} ${shortKind(a.kind)}: from ${Math.round(a.fromDeg)}° to ${Math.round(a.toDeg)}°${a.measurableNow ? `, now ${Math.round(a.marginDeg ?? 0)}° clear` : ''}`,
         ),
         working: [
           'No stops: each point has one arc of the cycle in which its lobe points away, and may be measured anywhere in it, in any order. Keep a running list of what is left.',

@@ -11,6 +11,7 @@ import { store, type HeldContext, type HeldVisit, type OutboxRow } from '../../o
 import { clock } from '../../shared/figures/days'
 import { entryText } from '../../shared/words/entries'
 import { jobNames } from '../../shared/words/jobs'
+import { stepText } from '../../shared/words/steps'
 import OpenAnewForm from './OpenAnewForm.vue'
 
 /** One visit of which something waits: each entry, what was said against it, and what can be done. */
@@ -19,7 +20,7 @@ const router = useRouter()
 const held = shallowRef<HeldVisit>()
 const context = shallowRef<HeldContext>()
 const engineName = computed(() => context.value?.context.engine.name ?? '')
-const stepText = (key: string) => context.value?.context.steps.find((s) => s.step === key)?.text ?? key
+const stepSays = (key: string) => stepText(context.value?.context.steps, key)
 const everybody = useQuery(() => queries.everybody())
 const name = (id: string) => everybody.data.value?.find((p) => p.id === id)?.name ?? ''
 async function look() {
@@ -68,7 +69,7 @@ async function join(to: string) {
         <tr v-for="row in rows" :key="row.n">
           <td class="figure small">{{ clock(row.entry.at) }}</td>
           <td>
-            {{ entryText(row.entry, stepText) }}
+            {{ entryText(row.entry, stepSays) }}
             <span v-if="row.refused" class="sub is-tight">Refused: {{ row.refused.detail }}</span>
           </td>
           <td class="soft small">{{ name(row.entry.by) }}</td>

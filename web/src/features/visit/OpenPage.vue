@@ -51,6 +51,8 @@ const { typed, forget } = useTyped(`open:${props.engineId}:${asked}`, {
   tray: preferences.tray || trays[0]!.name,
   ownBlades: '',
   ownUnit: 'mm',
+  bench: false,
+  typesIn: false,
   besides: [] as string[],
   method: '' as Schemas['TurningMethod'] | '',
 })
@@ -89,7 +91,8 @@ const more = ref(!!typed.date || !!typed.besides.length)
 
 const form = useForm({
   check: () => ({
-    shownHours: notANumber(typed.hours) ?? (!typed.hours.trim() && 'Give what the hour meter shows now.'),
+    shownHours:
+      notANumber(typed.hours) ?? (!typed.bench && !typed.hours.trim() && 'Give what the hour meter shows now.'),
     by: !typed.person && 'Choose who does the work.',
     'tray.blades': tray.value.blades.length === 0 && 'Name your blades, one after another, such as 0.10 0.15 0.20.',
   }),
@@ -99,7 +102,8 @@ const form = useForm({
       engineId: props.engineId,
       job: typed.job,
       date: typed.date || today(),
-      shownHours: typedNumber(typed.hours) ?? null,
+      shownHours: typed.bench ? null : (typedNumber(typed.hours) ?? null),
+      ...(typed.bench ? { bench: true } : {}),
       tray: { setId: tray.value.name, unit: tray.value.unit, blades: tray.value.blades },
       ...(typeof route.query.jobId === 'string' ? { jobId: route.query.jobId } : {}),
       ...(typed.besides.length ? { instruments: typed.besides } : {}),
@@ -109,10 +113,14 @@ const form = useForm({
     return send.mutateAsync({ visitId, by: typed.person, entries: [{ ...opening, contextId }] })
   },
   then: async () => {
+    const to = typed.typesIn ? 'type-in' : 'visit'
     forget()
     preferences.person = typed.person
-    if (typed.tray !== 'own') preferences.tray = typed.tray
-    await router.replace({ name: 'visit', params: { id: visitId } })
+    if (typed.tray !== 'own') {
+      preferences.tray = typed.tray
+      preferences.trayOf = { ...preferences.trayOf, [typed.person]: typed.tray }
+    }
+    await router.replace({ name: to, params: { id: visitId } })
   },
 })
 /** Somebody else has it open already: the way there. */
@@ -136,8 +144,13 @@ const openInstead = computed(() =>
       </div>
       <form class="plate p-4" novalidate @submit.prevent="form.submit">
         <div class="two">
-          <Field v-slot="{ bind }" name="shownHours" label="Hour meter shows now" hint="Read it, do not guess it.">
-            <NumberField v-bind="bind" v-model="typed.hours" unit="h" autofocus />
+          <Field
+            v-slot="{ bind }"
+            name="shownHours"
+            label="Hour meter shows now"
+            :hint="typed.bench ? 'A head on a bench has no meter.' : 'Read it, do not guess it.'"
+          >
+            <NumberField v-bind="bind" v-model="typed.hours" unit="h" autofocus :disabled="typed.bench" />
           </Field>
           <Field v-slot="{ bind }" name="by" label="Who does the work">
             <PersonField v-bind="bind" v-model="typed.person" />
@@ -180,6 +193,13 @@ const openInstead = computed(() =>
             </Field>
           </template>
           <template v-if="more">
+            <label class="besides"
+              ><input v-model="typed.bench" type="checkbox" /> A head on a bench: no meter, no stops, not in the
+              trend</label
+            >
+            <label class="besides"
+              ><input v-model="typed.typesIn" type="checkbox" /> Done on paper already: type the field sheet in</label
+            >
             <fieldset v-if="besides.length" class="mb-3">
               <legend class="form-label">Measured with besides</legend>
               <label v-for="i in besides" :key="i.id" class="besides">
@@ -204,7 +224,7 @@ const openInstead = computed(() =>
           </template>
         </div>
         <button v-if="!more" type="button" class="btn btn-plain mb-3" @click="more = true">
-          Another day, method or instrument…
+          Another day, method or instrument, or a bench…
         </button>
         <FormEnd busy-word="Opening…" :needs-server="false">
           Open the engine

@@ -13,6 +13,18 @@ export const ownTrays = (instruments: Schemas['InstrumentResponse'][]): Tray[] =
     .filter((i) => i.kind === 'bladeSet' && !i.withdrawn)
     .map((i) => ({ name: i.name, unit: i.unit === 'thou' ? 'thou' : 'mm', blades: i.blades }))
 
+/** All that can be chosen: the fleet's own first. */
+export const allTrays = (instruments: Schemas['InstrumentResponse'][] | undefined): Tray[] => [
+  ...ownTrays(instruments ?? []),
+  ...trays,
+]
+
+/** Other blades from here on, as an entry says it. */
+export const choseTray = (tray: Tray) => ({
+  kind: 'chose' as const,
+  tray: { setId: tray.name, unit: tray.unit, blades: tray.blades },
+})
+
 /** Blade sets as they are sold; a set of one's own is typed. */
 export const trays: Tray[] = [
   {

@@ -17,6 +17,7 @@ export const ruleWords: Record<Schemas['DueRule'], string> = {
   firstCheck: 'the first check',
   symptom: 'an operator’s slip',
   followUp: 'a follow-up',
+  resetHot: 'setting hot after break-in',
   nothing: 'nothing',
 }
 
@@ -82,8 +83,13 @@ export function decision(row: Row, figures: Figures, risk: number): Decision {
   }
   const { rule, hours: left, date } = row.decides
   if (rule === 'drift') return drifting(row, figures, risk)
-  if (rule === 'bookHours' || rule === 'firstCheck') {
-    const name = rule === 'firstCheck' ? 'First check after the build' : 'Book hours'
+  if (rule === 'bookHours' || rule === 'firstCheck' || rule === 'resetHot') {
+    const name =
+      rule === 'firstCheck'
+        ? 'First check after the build'
+        : rule === 'resetHot'
+          ? 'Set hot after break-in'
+          : 'Book hours'
     return left != null && left < 0
       ? { main: `${name}: overdue by ${hours(-left)} h`, below: `since about ${day(date)}`, tone: 'ink' }
       : {

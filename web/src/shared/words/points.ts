@@ -1,6 +1,11 @@
-/** The letter behind a cylinder's number: 4E, 2I; J an injector, B an engine brake. */
-export function letterOf(kind: string): string {
-  return { intake: 'I', exhaust: 'E', injector: 'J', engineBrake: 'B' }[kind] ?? '?'
+/** What a label says behind its cylinder, in the letters of its own book: E, or E front. */
+export function letterOf(label: string): string {
+  return label.replace(/^\d+/, '')
+}
+
+/** Where no book lends its letters the kind is spelt short, so that no E can be mistaken. */
+export function shortKind(kind: string): string {
+  return { intake: 'in', exhaust: 'ex', injector: 'inj', engineBrake: 'brk' }[kind] ?? kind
 }
 
 /** 3 exhaust; 2 intake rear. */

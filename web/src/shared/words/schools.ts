@@ -18,6 +18,7 @@ export const judgingNames: Record<Schemas['JudgingSchool'], string> = {
   window: 'Inside the window is left alone',
   edgeToSet: 'On an edge: brought to the figure',
   oneFigure: 'The set blade alone decides',
+  sameFigure: 'All to the same figure',
 }
 
 /** How a screw is locked. */

@@ -5,7 +5,7 @@ import { counted, form, plural } from './counts'
 import { decidesWhen, decision, headline, isOverdue } from './due'
 import { glossary } from './glossary'
 import { odds } from './odds'
-import { letterOf, spoken } from './points'
+import { letterOf, shortKind, spoken } from './points'
 import { readingText, triesText } from './readings'
 
 const figures = {
@@ -156,7 +156,8 @@ describe('points and readings', () => {
   it('are named as they are spoken', () => {
     expect(spoken({ cylinder: 3, kind: 'exhaust' })).toBe('3 exhaust')
     expect(spoken({ cylinder: 2, kind: 'intake', place: 'rear' })).toBe('2 intake rear')
-    expect([letterOf('injector'), letterOf('engineBrake'), letterOf('odd')]).toEqual(['J', 'B', '?'])
+    expect([letterOf('4A'), letterOf('12E front')]).toEqual(['A', 'E front'])
+    expect([shortKind('intake'), shortKind('exhaust')]).toEqual(['in', 'ex'])
   })
 
   const tried = (feels: [string, string][]) => feels.map(([blade, feel]) => ({ blades: [blade], feel, entry: blade }))

@@ -1,41 +1,54 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../../api/client'
 import Field from '../../../shared/fields/Field.vue'
 import type { Entry } from '../../../offline/entries'
-import type { Point } from './useVisit'
+import { contactsOf, startsOf } from '../../../shared/words/amounts'
+import type { Point, Sheet } from './useVisit'
 
-/** A point set by an amount or a sign: how it stood, then the amount. No gap is measured here. */
-const props = defineProps<{ point: Point }>()
+/** A point set by an amount or a sign: how it stood, how contact was found, then the amount. No gap is measured here. */
+const props = defineProps<{ sheet: Sheet; point: Point }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
-const states: [Schemas['StartState'], string][] = [
-  ['rattles', 'it rattles'],
-  ['pumpedUp', 'the plunger is pumped up'],
-  ['collapsed', 'the plunger is collapsed'],
-  ['freewheels', 'the roller freewheels'],
-  ['open', 'it is held open'],
-  ['zero', 'no play, no preload'],
-]
-const state = ref<Schemas['StartState'] | ''>(props.point.start ?? '')
-const known = props.point.amount
-const amount = ref(String(known?.turns ?? known?.mm ?? known?.nm ?? ''))
-const unit = ref(known?.mm != null ? 'mm' : known?.nm != null ? 'Nm' : 'turns')
-/** No gap and no preload: judged by its sign, with no amount to say. */
-const isZero = known?.turns === 0
+const known = computed(() => props.point.amount)
+const isZero = computed(() => known.value?.turns === 0)
+const isLifter = computed(() => props.point.adjusterKind === 'hydraulic')
+const isInjector = computed(() => props.point.adjusterKind === 'injectorScrew')
+const bookUnit = computed(() => (known.value?.mm != null ? 'mm' : known.value?.nm != null ? 'Nm' : 'turns'))
+const bookAmount = computed(() => known.value?.turns ?? known.value?.mm ?? known.value?.nm ?? null)
+const contact = ref('')
+/** Another amount than the book's, with its own unit. */
+const other = ref(false)
+const amount = ref('')
+const unit = ref(bookUnit.value)
 const why = ref('')
+const notReached = ref(false)
 
+const starts = computed(() => startsOf(props.point.adjusterKind))
+const contacts = computed(() => contactsOf(props.point.adjusterKind, bookUnit.value))
+const isOwn = computed(() => other.value || bookAmount.value == null)
+const said = computed(() => (isOwn.value ? amount.value.trim() : String(bookAmount.value)))
+const saidUnit = computed(() => (isOwn.value ? unit.value : bookUnit.value))
+const ready = computed(() => !!props.point.start && (isZero.value || (!!contact.value && !!said.value)))
+const doText = computed(() => {
+  if (isZero.value) return 'Zero: the pushrod just turns between the fingers'
+  if (!said.value) return 'Set by the book'
+  return `Set by ${said.value} ${saidUnit.value}${props.point.locks ? ', locked' : ', it holds by its own drag'}`
+})
+
+function start(state: Schemas['StartState']) {
+  if (props.point.start !== state) emit('say', { kind: 'startState', point: props.point.label, state })
+}
 function set() {
-  if (!state.value || !amount.value.trim()) return
-  const start: Entry[] =
-    props.point.start === state.value ? [] : [{ kind: 'startState', point: props.point.label, state: state.value }]
-  emit('say', ...start, {
+  if (!ready.value) return
+  emit('say', {
     kind: 'outcome',
     point: props.point.label,
     outcome: 'byTheBook',
-    amount: amount.value.trim(),
-    unit: unit.value,
+    amount: said.value,
+    unit: saidUnit.value,
+    ...(contact.value ? { contact: contact.value } : {}),
     pass: 1,
   })
 }
@@ -43,36 +56,112 @@ function set() {
 
 <template>
   <div class="mt-3">
-    <p>
+    <p class="verdict">
       {{ point.advice?.sentence ?? 'The book sets this point by an amount, not by a gap. Do it as the manual says.' }}
     </p>
-    <Field v-slot="{ id }" label="How did it stand before?">
-      <select :id="id" v-model="state" class="form-select">
-        <option value="" disabled>choose…</option>
-        <option v-for="[value, text] in states" :key="value" :value="value">{{ text }}</option>
-      </select>
-    </Field>
-    <div v-if="!isZero" class="d-flex gap-2">
-      <Field v-slot="{ id }" label="Amount it was set by" class="flex-grow-1"
-        ><BFormInput :id="id" v-model="amount" inputmode="decimal"
-      /></Field>
-      <Field v-slot="{ id }" label="in">
-        <select :id="id" v-model="unit" class="form-select">
-          <option>turns</option>
-          <option>mm</option>
-          <option>Nm</option>
-        </select>
-      </Field>
+    <p v-if="isLifter" class="small soft mb-1">
+      Judge up and down only: side play and twist are not lash. A hand on the rocker gives a false zero. In doubt
+      slacken it until it rattles, and begin again.
+    </p>
+    <p v-if="isLifter && sheet.runningMethod" class="small soft mb-1">
+      Its book sets it with the engine running, tightened until the clatter stops. That is the book’s: no hands are
+      guided into a running engine here. This is the still way beside it.
+    </p>
+    <p v-if="isInjector" class="small soft mb-1">
+      Before the valves of its cylinder; fuel pressure off, no line is opened. Its spring preload keeps the follower on
+      the lobe: it is no gap, and not in the trend.
+    </p>
+    <h2 class="ask">How does it stand?</h2>
+    <div class="chips" role="radiogroup" aria-label="How it stands">
+      <button
+        v-for="[value, text] in starts"
+        :key="value"
+        type="button"
+        class="btn chip"
+        role="radio"
+        :aria-checked="point.start === value"
+        @click="start(value)"
+      >
+        {{ text }}
+      </button>
     </div>
-    <BButton class="btn-act w-100" :disabled="!state || !amount.trim()" @click="set">{{
-      isZero ? 'Zero: the pushrod just turns between the fingers' : 'Set by the book'
-    }}</BButton>
+    <p v-if="isLifter && point.start === 'open'" class="complaint mt-1" role="status">
+      No play and then no compression: a pushrod of the wrong length, or a screw turned too far. Check the geometry
+      before it is turned on.
+      <RouterLink :to="{ name: 'pocket', params: { tool: 'mid-lift' } }">Pushrod to mid-lift</RouterLink>
+    </p>
+    <template v-if="!isZero">
+      <h2 class="ask">{{ isLifter ? 'Zero lash, by which sign?' : 'First contact, by which sign?' }}</h2>
+      <div class="chips" role="radiogroup" aria-label="How contact was found">
+        <button
+          v-for="text in contacts"
+          :key="text"
+          type="button"
+          class="btn chip"
+          role="radio"
+          :aria-checked="contact === text"
+          @click="contact = text"
+        >
+          {{ text }}
+        </button>
+      </div>
+      <div v-if="isOwn" class="d-flex gap-2 mt-2">
+        <Field v-slot="{ id }" label="Amount it was set by" class="flex-grow-1"
+          ><BFormInput :id="id" v-model="amount" inputmode="decimal"
+        /></Field>
+        <Field v-slot="{ id }" label="in">
+          <select :id="id" v-model="unit" class="form-select">
+            <option>turns</option>
+            <option>mm</option>
+            <option>Nm</option>
+          </select>
+        </Field>
+      </div>
+      <button v-else type="button" class="btn btn-link p-0 mt-1" @click="other = true">
+        Another amount than the book’s…
+      </button>
+    </template>
+    <BButton class="btn-act w-100 keep mt-2" :disabled="!ready" @click="set">{{ doText }}</BButton>
+    <p v-if="point.lockTorque" class="small soft mt-1 mb-0">Lock it: {{ point.lockTorque }}.</p>
+    <button v-if="!notReached" type="button" class="btn btn-plain mt-3" @click="notReached = true">Not reached…</button>
     <form
+      v-else
       class="d-flex gap-2 mt-3"
-      @submit.prevent="why.trim() && emit('say', { kind: 'outcome', point: point.label, outcome: 'notReached', why })"
+      @submit.prevent="
+        why.trim() && emit('say', { kind: 'outcome', point: point.label, outcome: 'notReached', why: why.trim() })
+      "
     >
-      <BFormInput v-model="why" aria-label="Why it is not reached" placeholder="not reached, because…" />
+      <BFormInput v-model="why" aria-label="Why it is not reached" placeholder="because…" />
       <BButton type="submit" class="btn-plain" :disabled="!why.trim()">Not reached</BButton>
     </form>
   </div>
 </template>
+
+<style scoped>
+.ask {
+  font-weight: 700;
+  font-size: 1.1rem;
+  margin: 0.8rem 0 0.4rem;
+}
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.chip {
+  min-height: 48px;
+  border: 1.5px solid var(--line);
+  background: var(--plate);
+  color: var(--ink);
+  text-align: left;
+}
+.chip[aria-checked='true'] {
+  border-color: var(--blue);
+  background: var(--blue-wash);
+  font-weight: 700;
+}
+.keep {
+  min-height: 56px;
+  font-size: 1.1rem;
+}
+</style>

@@ -11,18 +11,22 @@ import { swappedAnswer, trendAnswer } from '../../../offline/trendAnswer'
 import { usePreferences } from '../../../shared/preferences'
 import { keptSignal } from '../../../shared/signals/keptSignal'
 import { useAwake } from '../../../shared/signals/useAwake'
-import { form as grammar, plural } from '../../../shared/words/counts'
 import { jobNames } from '../../../shared/words/jobs'
 import CorrectDialog from '../record/CorrectDialog.vue'
 import BenchBar from './BenchBar.vue'
 import BenchSide from './BenchSide.vue'
+import CloseUpStep from './CloseUpStep.vue'
 import ConditionStep from './ConditionStep.vue'
 import FindStop from './FindStop.vue'
+import HotWatch from './HotWatch.vue'
+import MakeSafeStep from './MakeSafeStep.vue'
+import NoteDialog from './NoteDialog.vue'
+import OpenUp from './OpenUp.vue'
 import GiveUpDialog from './GiveUpDialog.vue'
+import OwnBlades from './OwnBlades.vue'
 import PointList from './PointList.vue'
 import PointPanel from './PointPanel.vue'
 import SignStep from './SignStep.vue'
-import TickList from './TickList.vue'
 import VisitTrouble from './VisitTrouble.vue'
 import WaysDialog from './WaysDialog.vue'
 import { useFocusNext } from './useFocusNext'
@@ -42,8 +46,8 @@ const { list, closed, steps, step, stop, current, pickedPoint, resetting, go, pi
 )
 const correcting = ref(false)
 const givingUp = ref(false)
+const noting = ref(false)
 const middle = useTemplateRef<HTMLElement>('middle')
-const undone = computed(() => sheet.value?.points.filter((p) => !p.done).length ?? 0)
 const router = useRouter()
 // A browser that was killed may not have kept who works here; what was tapped says it.
 watch(view, (now) => now && !preferences.person && (preferences.person = lastHere() ?? ''))
@@ -68,13 +72,18 @@ const findsStop = computed(
   () =>
     stop.value?.crankDeg != null &&
     !sheet.value?.byEye &&
+    !view.value?.bench &&
     !stop.value.proved &&
     !stop.value.done &&
     !closed.value &&
     !pickedPoint.value,
 )
 const isProved = computed(
-  () => !!stop.value?.proved || (!!current.value && !!view.value?.provedPoints.includes(current.value.label)),
+  () =>
+    // A head on a bench has no crank to prove.
+    !!view.value?.bench ||
+    !!stop.value?.proved ||
+    (!!current.value && !!view.value?.provedPoints.includes(current.value.label)),
 )
 /** A list's lines as they apply: with the starter turning the crank power stays on. */
 const lines = (which: string) =>
@@ -89,6 +98,9 @@ function say(...entries: Entry[]) {
   }
   void add(...entries)
   if (entries.some((e) => e.kind === 'kept')) keptSignal(preferences.sound, preferences.buzz)
+}
+function tick(key: string, on: boolean, said?: string) {
+  say({ kind: 'ticked', step: key, on, ...(said ? { said } : {}) })
 }
 function proved(...entries: Entry[]) {
   leadOn()
@@ -116,6 +128,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         @go="go"
         @ways="waysOpen = true"
       />
+      <OwnBlades v-if="!closed" :sheet="sheet" :person="preferences.person" @say="say" />
       <VisitTrouble
         :visit-id="id"
         :nobody="!preferences.person && !closed"
@@ -124,45 +137,50 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         @understood="understood"
       />
       <main class="bench">
-        <BenchSide class="side" :sheet="sheet" :stop="stop" :current="current" :saved="saved" @pick="pick" />
+        <BenchSide
+          class="side"
+          :bench="view.bench"
+          :sheet="sheet"
+          :stop="stop"
+          :current="current"
+          :saved="saved"
+          @pick="pick"
+        />
         <div ref="middle" class="plate plate-strong middle">
-          <section v-if="step === 'makeSafe'">
-            <h1 tabindex="-1">Make it safe</h1>
-            <p class="soft mt-2">{{ view.context?.foremost }}</p>
-            <TickList
-              :items="lines('makeSafe')"
-              :ticked="view.ticked"
-              :locked="closed"
-              @tick="(key, on) => say({ kind: 'ticked', step: key, on })"
-            />
-          </section>
+          <MakeSafeStep
+            v-if="step === 'makeSafe'"
+            :view="view"
+            :items="lines('makeSafe')"
+            :kit="list('kit')"
+            :closed="closed"
+            @tick="tick"
+          />
           <ConditionStep
             v-else-if="step === 'condition'"
             :view="sheet"
+            :conditions="view.context?.demands ?? []"
             :refusal="trouble?.entry.kind === 'conditionStated' ? trouble.refusal : null"
-            @condition="
-              (degrees, anyway) =>
-                say({
-                  kind: 'conditionStated',
-                  condition: sheet!.condition,
-                  engineTemperatureC: degrees,
-                  measureAnyway: anyway,
-                })
-            "
+            @condition="(stated) => say({ kind: 'conditionStated', ...stated })"
           />
-          <section v-else-if="step === 'closeUp'">
-            <h1 tabindex="-1">Close up</h1>
-            <p v-if="undone" class="complaint mt-2">
-              {{ plural(undone, 'point') }} {{ grammar(undone, 'is', 'are') }} not done yet.
-            </p>
-            <TickList
-              class="mt-2"
-              :items="list('closeUp')"
-              :ticked="view.ticked"
-              :locked="closed"
-              @tick="(key, on) => say({ kind: 'ticked', step: key, on })"
-            />
-          </section>
+          <OpenUp
+            v-else-if="step === 'covers' || step === 'first'"
+            :key="step"
+            :view="view"
+            :items="list(step === 'covers' ? 'covers' : 'stop')"
+            :first="step === 'first'"
+            :closed="closed"
+            @say="say"
+          />
+          <CloseUpStep
+            v-else-if="step === 'closeUp'"
+            :view="view"
+            :sheet="sheet"
+            :before="list('beforeCloseUp')"
+            :items="list('closeUp')"
+            :closed="closed"
+            @tick="tick"
+            @say="say"
+          />
           <SignStep
             v-else-if="step === 'sign'"
             v-model:person="preferences.person"
@@ -171,6 +189,8 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             :name="name"
             @sign="(remark) => say({ kind: 'signed', ...(remark ? { remark } : {}) })"
             @give-up="givingUp = true"
+            @note="noting = true"
+            @say="say"
             @swapped="(yes) => say(swappedAnswer(view!.swapped!, yes))"
             @answer="(what) => say(...trendAnswer(what))"
           />
@@ -199,11 +219,20 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             @reset="resetting = true"
             @prove="go(current.stopIndex)"
             @pick="pick"
+            @note="noting = true"
           />
+          <HotWatch v-if="!closed && typeof step === 'number'" :sheet="sheet" @say="say" />
         </div>
         <section class="plate p-2 right"><PointList :view="sheet" :current="current?.label" @pick="pick" /></section>
       </main>
       <CorrectDialog v-model="correcting" :visit-id="view.visitId" :unit="sheet.trayUnit" :point="current ?? null" />
+      <NoteDialog
+        :key="`${view.notes.length} ${view.parts.length}`"
+        v-model="noting"
+        :visit-id="view.visitId"
+        :point="typeof step === 'number' ? (current ?? null) : null"
+        @say="say"
+      />
       <WaysDialog v-model="waysOpen" :view="view" :sheet="sheet" @say="say" />
       <GiveUpDialog
         v-model="givingUp"

@@ -11,6 +11,8 @@ import type { Point, Sheet } from './useVisit'
 
 /** Beside the point: where the crank stands, the heads, how far the visit is, and whether it is saved. */
 const props = defineProps<{
+  /** A head on a bench: there is no crank to turn. */
+  bench?: boolean
   sheet: Sheet
   stop?: Schemas['SheetStopRecord']
   current?: Point
@@ -39,7 +41,7 @@ const view = computed(
   () =>
     `Seen from the ${props.sheet.seenFrom === 'flywheel' ? 'flywheel' : 'front'}; bars ${props.sheet.anticlockwise ? 'anticlockwise' : 'clockwise'}${props.sheet.viewAssumed ? ', assumed: look' : ''}.`,
 )
-const found = computed(() => props.sheet.points.filter((p) => p.found || p.byAmount).length)
+const found = computed(() => props.sheet.points.filter((p) => !p.owesFound).length)
 const done = computed(() => props.sheet.points.filter((p) => p.done).length)
 /** A bracket stands at its middle: there is room for one figure only. */
 const figureOf = (p: Point) => {
@@ -70,7 +72,7 @@ const words = {
 
 <template>
   <div>
-    <section class="plate p-3">
+    <section v-if="!bench" class="plate p-3">
       <CrankDial
         :cycle="sheet.cycleDeg"
         :order="sheet.firingOrder"

@@ -1,32 +1,71 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
-import type { Refusal } from '../../../api/client'
+import type { Refusal, Schemas } from '../../../api/client'
 import Field from '../../../shared/fields/Field.vue'
 import NumberField from '../../../shared/fields/NumberField.vue'
 import { notANumber, typedNumber } from '../../../shared/figures/typedNumber'
 import type { Sheet } from './useVisit'
 
-const props = defineProps<{ view: Sheet; refusal?: Refusal | null }>()
-const emit = defineEmits<{ condition: [degrees: number | null, anyway: boolean] }>()
+/** Cold or hot, as the book's figures ask; where it gives both, which of them. */
+const props = defineProps<{ view: Sheet; conditions: Schemas['ContextDemandsRecord'][]; refusal?: Refusal | null }>()
+const emit = defineEmits<{
+  condition: [
+    stated: {
+      condition: Schemas['SpecCondition']
+      engineTemperatureC: number | null
+      hoursStanding?: number
+      measureAnyway: boolean
+    },
+  ]
+}>()
+const condition = ref<Schemas['SpecCondition']>(props.view.condition)
+const both = computed(() => props.conditions.length > 1)
+const revision = computed(() => props.conditions.find((d) => d.condition === condition.value))
 const temperature = ref('')
+const minutes = ref('')
 const warm = computed(() => props.refusal?.for('engineTemperatureC'))
 function send(anyway: boolean) {
-  if (notANumber(temperature.value)) return
-  emit('condition', typedNumber(temperature.value) ?? null, anyway)
+  if (notANumber(temperature.value) || notANumber(minutes.value)) return
+  const stood = typedNumber(minutes.value)
+  emit('condition', {
+    condition: condition.value,
+    engineTemperatureC: typedNumber(temperature.value) ?? null,
+    ...(condition.value === 'hot' && stood != null ? { hoursStanding: stood / 60 } : {}),
+    measureAnyway: anyway,
+  })
 }
 </script>
 
 <template>
   <section>
-    <h1 tabindex="-1">Is it {{ view.condition }}?</h1>
+    <h1 tabindex="-1">Is it {{ condition }}?</h1>
+    <div v-if="both" class="d-flex gap-2 mt-2" role="radiogroup" aria-label="Which figures">
+      <button
+        v-for="d in conditions"
+        :key="d.condition"
+        type="button"
+        class="btn"
+        :class="d.condition === condition ? 'btn-act' : 'btn-plain'"
+        role="radio"
+        :aria-checked="d.condition === condition"
+        @click="condition = d.condition"
+      >
+        {{ d.condition }}, rev. {{ d.revision }}
+      </button>
+    </div>
     <p class="mt-2">
-      The figures of rev. {{ view.specRevision }} are for a <strong>{{ view.condition }}</strong> engine.
+      <template v-if="revision"
+        >The figures of rev. {{ revision.revision }} are for a <strong>{{ condition }}</strong> engine.</template
+      >
       {{
-        view.condition === 'cold'
+        condition === 'cold'
           ? 'A warm valve reads tight: let it stand until the block is as cold as the room.'
           : 'Run it to temperature first, and measure before it cools. Mind hot oil and metal.'
       }}
+      <template v-if="condition === 'hot' && view.hotMinutes != null">
+        Its figures hold for {{ view.hotMinutes }} minutes after it stopped.</template
+      >
     </p>
     <form @submit.prevent="send(false)">
       <Field
@@ -37,7 +76,16 @@ function send(anyway: boolean) {
       >
         <NumberField v-bind="bind" v-model="temperature" unit="°C" data-first />
       </Field>
-      <BButton type="submit" class="btn-act w-100 mb-2">It is {{ view.condition }}: go on</BButton>
+      <Field
+        v-if="condition === 'hot'"
+        v-slot="{ bind }"
+        label="Stopped how long ago"
+        :complaint="notANumber(minutes)"
+        hint="The minutes since belong to every figure."
+      >
+        <NumberField v-bind="bind" v-model="minutes" unit="min" />
+      </Field>
+      <BButton type="submit" class="btn-act w-100 mb-2">It is {{ condition }}: go on</BButton>
       <BButton v-if="warm" class="btn-plain w-100" @click="send(true)"
         >Measure warm anyway, and leave it out of the trend</BButton
       >

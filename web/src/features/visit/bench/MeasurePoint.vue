@@ -47,7 +47,13 @@ const verdict = computed(() => {
     : `Reads ${nowText.value}.`
 })
 const stageWord = computed(
-  () => ({ asFound: 'found', beforeLock: 'before locking', asLeft: 'left', claimed: '' })[stage.value],
+  () =>
+    ({
+      asFound: 'found',
+      beforeLock: props.point.shim ? 'the gap to work from' : 'before locking',
+      asLeft: 'left',
+      claimed: '',
+    })[stage.value],
 )
 const keepText = computed(() =>
   nowText.value ? `Keep ${nowText.value} as ${stageWord.value}` : `Keep as ${stageWord.value}`,
@@ -57,8 +63,10 @@ const ask = computed(() => {
     return stage.value === 'asLeft'
       ? 'Locked? Lift the rocker: what does the dial show?'
       : 'Lift the rocker: what does the dial show?'
+  if (props.point.shim?.isTrial) return 'With this one in: which blade drags?'
   if (stage.value === 'beforeLock') return 'Locknut still loose: which blade drags?'
-  return stage.value === 'asLeft' ? 'Locked? Measure again: which blade drags?' : 'Which blade drags?'
+  if (stage.value !== 'asLeft') return 'Which blade drags?'
+  return props.point.locks ? 'Locked? Measure again: which blade drags?' : 'Measure again: which blade drags?'
 })
 const onDialWindow = computed(() => {
   const d = props.point.dial
@@ -92,7 +100,7 @@ useKeys(keys, (event) => {
 <template>
   <div>
     <SettingAdvice
-      v-if="setting"
+      v-if="setting && !point.shim"
       :sheet="sheet"
       :point="point"
       :figures="figures"
@@ -110,7 +118,9 @@ useKeys(keys, (event) => {
     </p>
     <div class="asks">
       <h2 class="ask">{{ ask }}</h2>
-      <BButton v-if="stage === 'beforeLock'" class="btn-plain" @click="lockedAlready = true">Locked already</BButton>
+      <BButton v-if="stage === 'beforeLock' && !point.shim" class="btn-plain" @click="lockedAlready = true"
+        >Locked already</BButton
+      >
     </div>
     <p v-if="onDial" class="small soft mb-1">{{ onDialWindow }}</p>
     <p v-else-if="!sheet.tray.length" class="small soft mb-1">

@@ -6,23 +6,54 @@ import { hours } from '../../../shared/figures/hours'
 import type { Figures } from '../../../shared/figures/useFigures'
 import { begun, chance } from '../../../shared/words/odds'
 import { readingText } from '../../../shared/words/readings'
-import type { Point } from './useVisit'
+import type { Entry } from '../../../offline/entries'
+import { startWords } from '../../../shared/words/amounts'
+import type { Point, Sheet } from './useVisit'
 
 /** A point that is done: how it was left, and why. */
-const props = defineProps<{ point: Point; closed: boolean; signed: boolean; figures: Figures }>()
-const emit = defineEmits<{ correct: []; reset: []; takeBack: [entry: string] }>()
+const props = defineProps<{ sheet: Sheet; point: Point; closed: boolean; signed: boolean; figures: Figures }>()
+const emit = defineEmits<{ correct: []; reset: []; takeBack: [entry: string]; say: [...entries: Entry[]] }>()
 /** What was kept last here, while it can still be taken back. */
 const last = computed(() => props.point.left ?? props.point.found)
+/** A lifter bleeds down and is gone over again. */
+const secondPass = computed(
+  () =>
+    !props.closed &&
+    props.point.outcome === 'byTheBook' &&
+    (props.point.adjusterKind === 'hydraulic' || props.sheet.secondPassMinutes != null) &&
+    (props.point.pass ?? 1) < 2,
+)
+const waited = () =>
+  props.point.saidAt ? Math.max(0, Math.round((Date.now() - Date.parse(props.point.saidAt)) / 60_000)) : 0
+function passed() {
+  const [amount, unit] = (props.point.amountSaid ?? '').split(' ')
+  emit('say', {
+    kind: 'outcome',
+    point: props.point.label,
+    outcome: 'byTheBook',
+    amount: amount!,
+    unit: unit!,
+    ...(props.point.contactSaid ? { contact: props.point.contactSaid } : {}),
+    pass: 2,
+    waitMinutes: waited(),
+  })
+}
 </script>
 
 <template>
   <div>
     <p v-if="point.left" class="verdict mt-2">
-      <VerdictMark :state="point.left.state" :size="26" /> Left: {{ readingText(point.left, figures.withUnit) }},
-      measured after locking.
+      <VerdictMark :state="point.left.state" :size="26" /> Left: {{ readingText(point.left, figures.withUnit)
+      }}<template v-if="point.left.estimateMm != null"> ({{ figures.other(point.left.estimateMm) }})</template
+      >{{ point.locks ? ', measured after locking' : '' }}.
     </p>
     <p v-if="point.outcome === 'leftSo'" class="mt-2"><strong>Left as found, on purpose.</strong> {{ point.why }}</p>
-    <p v-else-if="point.outcome === 'byTheBook'" class="mt-2"><strong>Set by the book’s amount.</strong></p>
+    <p v-else-if="point.outcome === 'byTheBook'" class="mt-2">
+      <strong>Set by the book’s amount{{ point.amountSaid ? `: ${point.amountSaid}` : '' }}.</strong>
+      <template v-if="point.contactSaid"> Contact: {{ point.contactSaid }}.</template>
+      <template v-if="point.start"> Before: {{ startWords[point.start] }}.</template>
+      <template v-if="(point.pass ?? 1) > 1"> Gone over a second time.</template>
+    </p>
     <p v-else-if="point.outcome === 'notReached' || point.outcome === 'awaiting'" class="mt-2">
       <strong>{{ point.outcome === 'awaiting' ? 'Waits for a part.' : 'Not reached.' }}</strong> {{ point.why }}
     </p>
@@ -31,6 +62,12 @@ const last = computed(() => props.point.left ?? props.point.found)
     </p>
     <p v-else-if="!point.left" class="mt-2">
       <strong>In the window: left alone.</strong> The one reading serves as found and as left.
+    </p>
+    <p v-if="secondPass" class="mb-2">
+      <BButton class="btn-plain" @click="passed">Second pass: as it was set</BButton>
+      <span class="small soft">{{
+        sheet.secondPassMinutes ? ` after ${sheet.secondPassMinutes} min, bled down` : ' once it has bled down'
+      }}</span>
     </p>
     <p v-if="point.outByNextVisit != null && !closed" class="mt-1 mb-1">
       {{ begun(chance(point.outByNextVisit)) }} that it stands {{ point.outSide }} by the book’s next visit: worth

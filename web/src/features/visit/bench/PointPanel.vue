@@ -11,8 +11,11 @@ import { readingText } from '../../../shared/words/readings'
 import { verdictWords } from '../../../shared/words/verdicts'
 import AmountPanel from './AmountPanel.vue'
 import ByEye from './ByEye.vue'
+import ClaimedFigure from './ClaimedFigure.vue'
 import MeasurePoint from './MeasurePoint.vue'
 import PointDone from './PointDone.vue'
+import PointSteps from './PointSteps.vue'
+import ShimPanel from './ShimPanel.vue'
 import type { Draft, Point, Sheet, Stage, Trouble, Visit } from './useVisit'
 
 /** One lash point in large type: its window, what was found, and what to do now. */
@@ -28,11 +31,19 @@ const props = defineProps<{
   readingFor: (point: Point, stage: Stage) => string
   resetting: boolean
 }>()
-const emit = defineEmits<{ say: [...entries: Entry[]]; correct: []; reset: []; prove: []; pick: [label: string] }>()
+const emit = defineEmits<{
+  say: [...entries: Entry[]]
+  correct: []
+  reset: []
+  prove: []
+  pick: [label: string]
+  note: []
+}>()
 // In the unit of the blades in hand.
 const figures = useFigures(() => props.sheet.trayUnit as Unit)
 
-const setting = computed(() => props.point.found !== null && (!props.point.done || props.resetting))
+/** Its found figure is known, or none is owed: on a build everything is set and measured. */
+const setting = computed(() => !props.point.owesFound && (!props.point.done || props.resetting))
 const finished = computed(() => props.point.done && !props.resetting)
 const onServer = computed(() =>
   setting.value || props.point.left
@@ -48,6 +59,7 @@ const window_ = computed(() => {
   if (p.minMm == null)
     return p.byAmount ? (p.specWritten ?? 'set by the book') : 'no figure in the book: measured, not judged'
   const limits = `${figures.figure(p.minMm)} – ${figures.figure(p.maxMm)}`
+  if (p.own) return `this engine’s own: ${p.specWritten} ${props.sheet.condition}; ${limits} ${figures.unit}`
   if (p.fleetTolerance) return `${p.specWritten}: ${limits} ${figures.unit}, ${props.sheet.condition}`
   return p.specUnit && p.specUnit !== props.sheet.trayUnit
     ? `${p.specWritten} ${props.sheet.condition}; ${limits} ${figures.unit}`
@@ -60,10 +72,28 @@ const seen = computed(() => {
   const twins = props.sheet.points.filter((p) => p.cylinder === props.point.cylinder && p.kind === props.point.kind)
   return { points: twins.map((p) => p.label), said }
 })
+/** The same in the other unit, beside what is judged by. */
+const inOther = computed(() =>
+  props.point.minMm == null
+    ? ''
+    : ` (${figures.other(props.point.minMm).replace(/ .*/, '')} – ${figures.other(props.point.maxMm)})`,
+)
+/** A shim that is to be changed is changed first; only then there is something to measure. */
+const changesShim = computed(
+  () =>
+    props.point.adjusterKind === 'shim' &&
+    setting.value &&
+    !!props.point.found &&
+    !props.point.shim?.fitted &&
+    !props.point.leftDraft,
+)
+const asksMark = computed(() => props.point.adjusterKind === 'eccentric')
 const expected = computed(() =>
   props.point.beforeMm != null
     ? ` · last left ${figures.rough(props.point.beforeMm)} at ${hours(props.point.beforeHours ?? 0)} h${props.point.expectedMm != null ? ` · expected ${figures.rough(props.point.expectedMm)}` : ''}`
-    : ' · never measured before',
+    : props.point.byAmount
+      ? ''
+      : ' · never measured before',
 )
 const moved = computed(() => {
   const f = props.point.found
@@ -86,11 +116,37 @@ function takeBack(entry: string) {
         {{ point.bookName ? `Valve ${point.bookName}` : spoken(point)
         }}<span v-if="point.bookName" class="also"> · {{ spoken(point) }}</span>
       </h1>
-      <span class="caps pt-2">{{ finished ? 'done' : setting ? 'set, then measure again' : 'measure as found' }}</span>
+      <span class="caps pt-2">{{
+        finished
+          ? 'done'
+          : point.byAmount
+            ? 'by the book’s amount'
+            : setting
+              ? 'set, then measure again'
+              : 'measure as found'
+      }}</span>
     </div>
     <p class="small mb-2">
-      {{ window_ }}<span class="soft">{{ expected }}</span>
+      {{ window_ }}<span class="soft">{{ inOther }}{{ expected }}</span>
     </p>
+    <p v-if="point.own" class="small soft mb-2">{{ point.own.source }}: {{ point.own.why }} ({{ point.own.who }})</p>
+    <p v-if="point.bridge" class="small soft mb-1">
+      One rocker over a bridge.<template v-if="sheet.narrowBlade">
+        A narrow blade: lift the bridge slightly to get it in.</template
+      >
+    </p>
+    <p v-if="asksMark && setting" class="small soft mb-1">
+      Two positions of the shaft give this gap; only the one with its index mark outward, away from the plug, is right.
+    </p>
+    <ClaimedFigure
+      v-if="view.job === 'receivingCheck' && !point.byAmount"
+      :key="`claimed ${point.label}`"
+      :sheet="sheet"
+      :point="point"
+      :figures="figures"
+      :closed="closed"
+      @say="(...entries) => emit('say', ...entries)"
+    />
     <ByEye
       v-if="sheet.byEye && !closed && !finished"
       :view="view"
@@ -126,6 +182,9 @@ function takeBack(entry: string) {
         }}{{ readingText(point.found, figures.figure)
         }}{{ point.found.state === 'tight' ? ` of ${figures.withUnit(point.minMm)}` : ''
         }}{{ point.found.state === 'loose' ? ` of ${figures.withUnit(point.maxMm)}` : '' }}.
+        <span v-if="point.found.estimateMm != null" class="small soft">{{
+          figures.other(point.found.estimateMm)
+        }}</span>
       </p>
       <button
         v-if="setting && !point.left && !point.leftDraft && !point.beforeLock && point.found.keptEntry && !closed"
@@ -144,19 +203,42 @@ function takeBack(entry: string) {
       </p>
     </div>
 
+    <PointSteps
+      v-if="!finished && (setting || point.byAmount)"
+      :view="view"
+      :point="point"
+      :closed="closed"
+      @say="(...entries) => emit('say', ...entries)"
+    />
+    <ShimPanel
+      v-if="point.shim && !closed && (!finished || !point.shim.now)"
+      :key="`shim ${point.label}`"
+      :sheet="sheet"
+      :point="point"
+      :setting="setting"
+      @say="(...entries) => emit('say', ...entries)"
+    />
     <PointDone
       v-if="finished"
       :point="point"
       :closed="closed"
       :figures="figures"
       :signed="signed"
+      :sheet="sheet"
       @correct="emit('correct')"
       @reset="emit('reset')"
       @take-back="takeBack"
+      @say="(...entries) => emit('say', ...entries)"
     />
-    <AmountPanel v-else-if="point.byAmount" :point="point" @say="(...entries) => emit('say', ...entries)" />
+    <AmountPanel
+      v-else-if="point.byAmount"
+      :key="`amount ${point.label}`"
+      :sheet="sheet"
+      :point="point"
+      @say="(...entries) => emit('say', ...entries)"
+    />
     <MeasurePoint
-      v-else
+      v-else-if="!changesShim"
       :sheet="sheet"
       :point="point"
       :setting="setting"
@@ -170,6 +252,7 @@ function takeBack(entry: string) {
       @say="(...entries) => emit('say', ...entries)"
       @prove="emit('prove')"
     />
+    <button v-if="!closed" type="button" class="btn btn-plain more" @click="emit('note')">Remark, photo, part…</button>
   </section>
 </template>
 
@@ -185,5 +268,8 @@ function takeBack(entry: string) {
 }
 .found {
   margin-top: 0.4rem;
+}
+.more {
+  margin-top: 0.9rem;
 }
 </style>

@@ -24,7 +24,11 @@ const figure = computed(() => props.figures.withUnit(props.point.setMm))
 <template>
   <div class="advice">
     <p v-if="point.dial" class="verdict">{{ point.dial.sentence }}</p>
-    <p v-else class="verdict">{{ point.advice?.sentence ?? `Set it to ${figure}.` }}</p>
+    <p v-else class="verdict">
+      {{
+        point.found || point.beforeLock ? (point.advice?.sentence ?? `Set it to ${figure}.`) : `Set it to ${figure}.`
+      }}
+    </p>
     <template v-if="screws && sheet.manner === 'bladeIn' && !point.dial">
       <p class="mb-1">
         Leave the {{ setBlade ?? figure }} blade in while you tighten the locknut. What it does then is the as-left.
@@ -38,7 +42,9 @@ const figure = computed(() => props.figures.withUnit(props.point.setMm))
       the as-left.
     </p>
     <p class="small soft mb-1">
-      <template v-if="!locked && screws && sheet.manner !== 'bladeIn'">Then lock, and measure again. </template>
+      <template v-if="!locked && point.locks && sheet.manner !== 'bladeIn'"
+        >Then lock{{ point.lockTorque ? ` (${point.lockTorque})` : '' }}, and measure again.
+      </template>
       <template v-if="point.creepMm != null && screws"
         >Your locknuts {{ point.creepMm < 0 ? 'close' : 'open' }} it by {{ figures.withUnit(Math.abs(point.creepMm)) }},
         from {{ point.creepPairs }} of yours on this type.

@@ -9,12 +9,21 @@ import { useFigures } from '../../../shared/figures/useFigures'
 import { useTyped } from '../../../shared/forms/useTyped'
 import { jobWord } from '../../../shared/words/jobs'
 import { trendAnswers, type TrendAnswer } from '../../../shared/words/trend'
+import type { Entry } from '../../../offline/entries'
+import CustomerSign from './CustomerSign.vue'
 import type { Trouble, Visit } from './useVisit'
 
 /** The end of a visit: what keeps it from being signed, the signature, or what became of it. */
 const person = defineModel<string>('person', { required: true })
 const props = defineProps<{ view: Visit; trouble: Trouble | null; name: (id: string) => string }>()
-const emit = defineEmits<{ sign: [remark: string]; giveUp: []; answer: [what: TrendAnswer]; swapped: [yes: boolean] }>()
+const emit = defineEmits<{
+  sign: [remark: string]
+  giveUp: []
+  answer: [what: TrendAnswer]
+  swapped: [yes: boolean]
+  note: []
+  say: [...entries: Entry[]]
+}>()
 const figures = useFigures()
 const { typed, forget } = useTyped(`sign:${props.view.visitId}`, { remark: '' })
 const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades, counts: 'No, it is so' }
@@ -84,6 +93,10 @@ function sign() {
       </div>
       <p v-if="unanswered" class="complaint mb-0 mt-1" role="alert">Answer this first; the record keeps it.</p>
     </div>
+    <p v-if="view.newerRevision" class="plate p-3" role="note">
+      The book has a newer revision than the one this is judged by: {{ view.newerRevision.revision }},
+      {{ view.newerRevision.source }}, dated {{ day(view.newerRevision.date) }}. Look at its figures before you sign.
+    </p>
     <form novalidate @submit.prevent="sign">
       <Field v-slot="{ bind }" label="Name" :complaint="missing">
         <PersonField v-bind="bind" v-model="person" />
@@ -94,6 +107,11 @@ function sign() {
         >Sign the {{ jobWord(view.job) }}</BButton
       >
     </form>
-    <BButton class="btn-plain w-100 mt-3" @click="emit('giveUp')">Give this visit up…</BButton>
+    <CustomerSign :view="view" @say="(...entries) => emit('say', ...entries)" />
+    <div class="d-flex gap-2 flex-wrap mt-3">
+      <BButton class="btn-plain" @click="emit('note')">Remark or photo of the visit…</BButton>
+      <BButton class="btn-plain" :to="{ name: 'handover', params: { id: view.visitId } }">Hand it over…</BButton>
+      <BButton class="btn-plain ms-auto" @click="emit('giveUp')">Give this visit up…</BButton>
+    </div>
   </section>
 </template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { BModal } from 'bootstrap-vue-next/components/BModal'
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import { queries } from '../../../api/queries'
 import type { Chosen, Entry } from '../../../offline/entries'
 import { usePreferences } from '../../../shared/preferences'
 import { methodNames } from '../../../shared/words/methods'
@@ -12,6 +14,7 @@ import {
   settingNames,
   turnedByNames,
 } from '../../../shared/words/schools'
+import { allTrays, choseTray, type Tray } from '../trays'
 import type { Sheet, Visit } from './useVisit'
 
 /** The ways of working: as the book does it, and otherwise in one tap. The screen then speaks only that way. */
@@ -57,6 +60,14 @@ const choices = computed<Choice[]>(() => {
   return all
 })
 /** The starter is too coarse for a mark: with it another school is taken in the same tap. */
+const instruments = useQuery(() => queries.instruments())
+const sets = computed(() => allTrays(instruments.data.value))
+/** Another set for this point or for whoever measures now; each try says which it was made with. */
+function otherBlades(tray: Tray) {
+  if (tray.name === props.sheet.traySet) return
+  preferences.trayOf = { ...preferences.trayOf, [preferences.person]: tray.name }
+  emit('say', choseTray(tray))
+}
 function choose(choice: Choice, value: string) {
   if (value === choice.now) return
   const chosen: Chosen = { [choice.key]: value }
@@ -85,6 +96,22 @@ function choose(choice: Choice, value: string) {
           @click="choose(choice, value)"
         >
           {{ text }}<span v-if="value === choice.book && value" class="small soft"> (the book)</span>
+        </button>
+      </div>
+    </fieldset>
+    <fieldset class="mb-2">
+      <legend>Blades of {{ sheet.traySet ?? 'this visit' }}; others for what comes now</legend>
+      <div class="offers">
+        <button
+          v-for="t in sets"
+          :key="t.name"
+          type="button"
+          class="btn btn-plain"
+          :class="{ on: t.name === sheet.traySet }"
+          :aria-pressed="t.name === sheet.traySet"
+          @click="otherBlades(t)"
+        >
+          {{ t.name }}
         </button>
       </div>
     </fieldset>

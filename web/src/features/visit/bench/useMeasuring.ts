@@ -26,6 +26,8 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
   const stage = computed<Stage>(() => {
     if (!resetsFound.value) return 'asFound'
     const p = props.point
+    // A shim that is only there to give a gap: what is read is worked from, and not how it is left.
+    if (p.shim) return p.shim.isTrial ? 'beforeLock' : 'asLeft'
     const asks = p.asksBeforeLock && !p.beforeLock && !p.leftDraft && !lockedAlready.value
     return asks && props.sheet.manner !== 'bladeIn' && props.sheet.measuring !== 'dial' ? 'beforeLock' : 'asLeft'
   })
@@ -134,6 +136,7 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
         blades: t.blades,
         unit: props.sheet.trayUnit,
         feel: t.feel,
+        ...(props.sheet.traySet ? { bladeSet: props.sheet.traySet } : {}),
       })),
     )
   }
@@ -163,7 +166,7 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
     fresh.value = false
     const outcome: Entry[] = needsWhy.value
       ? [{ kind: 'outcome', point: props.point.label, outcome: 'leftSo', why: why.value.trim() }]
-      : stage.value === 'asLeft'
+      : stage.value === 'asLeft' && !props.point.shim?.fitted
         ? [{ kind: 'outcome', point: props.point.label, outcome: 'set' }]
         : []
     say({ kind: 'kept', reading: draft.value.reading, sure: sure || needsWhy.value }, ...outcome)

@@ -17,6 +17,7 @@ function visit() {
     view: {
       state: 'open',
       ticked: [] as string[],
+      refusals: [{ code: 'foundMissing' }] as object[],
       next: { do: 'step', step: 'battery' } as object | null,
       context: {
         steps: [
@@ -59,7 +60,15 @@ describe('the bench', () => {
 
   it('names its steps, the condition as it is, and ticks what is done', () => {
     const { state, steps } = visit()
-    expect(steps.steps.value.map((s) => s.text)).toEqual(['Make safe', 'Cold', 'Stop 1', 'Stop 2', 'Close up', 'Sign'])
+    expect(steps.steps.value.map((s) => s.text)).toEqual([
+      'Make safe',
+      'Cold',
+      'Open up',
+      'Stop 1',
+      'Stop 2',
+      'Close up',
+      'Sign',
+    ])
     state.view.ticked = ['battery']
     expect(steps.steps.value[0]!.done).toBe(true)
     state.sheet.condition = 'hot'
@@ -86,6 +95,17 @@ describe('the bench', () => {
     state.view.ticked = ['rockers']
     await nextTick()
     expect(steps.step.value).toBe(0)
+  })
+
+  it('closed up with all that is owed there, goes on to the signature though other points were never looked at', async () => {
+    const { state, steps } = visit()
+    state.view.next = { do: 'measure', point: '1I' }
+    state.view.refusals = []
+    steps.go('closeUp')
+    await nextTick()
+    state.view.ticked = ['rockers']
+    await nextTick()
+    expect(steps.step.value).toBe('sign')
   })
 
   it('going to where the guide is anyway follows the guide again', () => {

@@ -1,7 +1,9 @@
 import { computed, ref, watch } from 'vue'
+import { isAskedIn } from '../../../shared/words/steps'
 import type { Sheet, Visit } from './useVisit'
 
-export type Step = 'makeSafe' | 'condition' | 'closeUp' | 'sign' | number
+/** The steps of a visit: lists and the condition by name, stops by number. */
+export type Step = 'makeSafe' | 'condition' | 'covers' | 'first' | 'closeUp' | 'sign' | number
 
 /** Where the bench stands in its visit: the guide's next task, unless somebody chose a step or a point of their own. */
 export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
@@ -10,7 +12,9 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
   /** A finished point that is set all the same. */
   const resetting = ref(false)
 
-  const list = (which: string) => view()?.context?.steps.filter((s) => s.list === which) ?? []
+  /** The lines of a list that are asked in this kind of job. */
+  const list = (which: string) =>
+    view()?.context?.steps.filter((s) => s.list === which && isAskedIn(s, view()?.job)) ?? []
   const isTicked = (which: string) => list(which).every((s) => view()?.ticked.includes(s.step))
   const closed = computed(() => view()?.state !== 'open')
   const stopOf = (label?: string | null) => sheet()?.points.find((p) => p.label === label)?.stopIndex
@@ -23,8 +27,10 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
     const s = sheet()
     if (!s) return []
     return [
-      { step: 'makeSafe' as Step, text: 'Make safe', done: isTicked('makeSafe') },
+      ...(view()?.bench ? [] : [{ step: 'makeSafe' as Step, text: 'Make safe', done: isTicked('makeSafe') }]),
       { step: 'condition' as Step, text: s.condition === 'cold' ? 'Cold' : 'Hot', done: s.conditionKnown },
+      { step: 'covers' as Step, text: 'Open up', done: s.conditionKnown && isTicked('covers') },
+      ...(list('stop').length ? [{ step: 'first' as Step, text: 'First', done: isTicked('stop') }] : []),
       ...(s.byEye
         ? [{ step: inTheMiddle.value, text: 'Valves', done: s.stops.every((stop) => stop.done) }]
         : s.stops.map((stop) => ({
@@ -32,7 +38,7 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
             text: s.stops.length > 2 && stop.index > 0 ? `${stop.index + 1}` : `Stop ${stop.index + 1}`,
             done: stop.done,
           }))),
-      { step: 'closeUp' as Step, text: 'Close up', done: isTicked('closeUp') },
+      { step: 'closeUp' as Step, text: 'Close up', done: isTicked('beforeCloseUp') && isTicked('closeUp') },
       { step: 'sign' as Step, text: 'Sign', done: !!view()?.signed },
     ]
   })
@@ -40,7 +46,10 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
     const next = view()?.next
     if (!next || next.do === 'sign') return 'sign'
     if (next.do === 'condition') return 'condition'
-    if (next.do === 'step') return list('makeSafe').some((s) => s.step === next.step) ? 'makeSafe' : 'closeUp'
+    const asked = next.step ? view()?.context?.steps.find((s) => s.step === next.step)?.list : undefined
+    if (asked === 'makeSafe' || asked === 'covers') return asked
+    if (asked === 'stop') return 'first'
+    if (asked && asked !== 'point') return 'closeUp'
     return stopOf(next.point) ?? 0
   })
   const step = computed<Step>(() => {
@@ -66,7 +75,7 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
   watch(
     () =>
       sheet()
-        ?.points.map((p) => `${p.label}${p.found?.id}${p.left?.id}${p.done}`)
+        ?.points.map((p) => `${p.label}${p.found?.id}${p.left?.id}${p.pass ?? ''}${p.done}`)
         .join(),
     (now, before) => {
       if (before === undefined || now === before) return
@@ -79,7 +88,9 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
   watch(
     () => steps.value.find((s) => s.step === chosen.value)?.done,
     (isDoneNow, wasDone) => {
-      if (isDoneNow && wasDone === false) chosen.value = null
+      // Closed up with all that is owed there: only the name is missing, also where other points were never looked at.
+      if (isDoneNow && wasDone === false)
+        chosen.value = chosen.value === 'closeUp' && view()?.refusals.length === 0 ? 'sign' : null
     },
   )
 

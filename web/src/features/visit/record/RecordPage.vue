@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { queries } from '../../../api/queries'
+import { photoUrl } from '../../../offline/photos'
 import { recordOf } from '../../../offline/record'
 import { useTitle } from '../../../shared/address/useTitle'
 import { day } from '../../../shared/figures/days'
@@ -14,6 +15,7 @@ import CountersignDialog from './CountersignDialog.vue'
 import LateEntries from './LateEntries.vue'
 import RecordEntries from './RecordEntries.vue'
 import RecordHead from './RecordHead.vue'
+import RecordMore from './RecordMore.vue'
 import RecordTable from './RecordTable.vue'
 import TrendAnswer from './TrendAnswer.vue'
 
@@ -43,6 +45,9 @@ const print = () => window.print()
         <RecordHead :visit="data" :sheet="data.sheet" :name="name" />
         <div class="d-flex gap-2 flex-wrap no-print">
           <BButton class="btn-plain" @click="print">Print</BButton>
+          <BButton v-if="data.signed" class="btn-plain" :href="`/api/visits/${id}/record-file`" download
+            >As a file</BButton
+          >
           <BButton v-if="data.signed" class="btn-plain" @click="countersigning = true">Countersign</BButton>
           <BButton v-if="data.state === 'open'" class="btn-act" :to="{ name: 'visit', params: { id } }"
             >Go on with it</BButton
@@ -59,6 +64,10 @@ const print = () => window.print()
         {{ data.judgedLater.source }}, dated {{ day(data.judgedLater.date) }}:
         {{ data.judgedLater.points.map((p) => `${p.point} ${verdictWords[p.state]} (${p.written})`).join('; ') }}.
       </p>
+      <p v-if="data.newerRevision" class="plate p-3 mb-3" role="note">
+        The book has a newer revision since: {{ data.newerRevision.revision }}, {{ data.newerRevision.source }}, dated
+        {{ day(data.newerRevision.date) }}. This record stays judged by the one it names.
+      </p>
       <TrendAnswer v-if="data.signed" class="mb-3 no-print" :visit-id="id" :sheet="data.sheet" />
       <section class="plate p-2 table-responsive">
         <RecordTable
@@ -69,6 +78,7 @@ const print = () => window.print()
           @correct="correct"
         />
       </section>
+      <RecordMore :visit="data" :sheet="data.sheet" :name="name" :photo-url="photoUrl" />
       <LateEntries v-if="data.signed && data.late.length" class="mt-3" :visit-id="id" :late="data.late" />
       <section v-if="data.refused.length" class="plate p-3 mt-3 no-print">
         <h2>Refused</h2>

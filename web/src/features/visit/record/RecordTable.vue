@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import VerdictMark from '../../../instruments/VerdictMark.vue'
 import { useFigures } from '../../../shared/figures/useFigures'
+import { startWords } from '../../../shared/words/amounts'
+import { knownBy } from '../../../shared/words/shims'
 import { outcomeWords } from '../../../shared/words/outcomes'
 import { readingText, triesText } from '../../../shared/words/readings'
 import { verdictWords } from '../../../shared/words/verdicts'
@@ -15,11 +17,45 @@ const props = defineProps<{
 }>()
 defineEmits<{ correct: [point: Point] }>()
 const figures = useFigures()
+/** A point left alone has one figure that serves as both. */
+const isAlone = (p: Point) => !p.left && p.outcome === 'leftAlone'
 const left = (p: Point) =>
-  p.left ? readingText(p.left, figures.figure, true) : p.outcome ? outcomeWords[p.outcome] : '—'
+  p.left || isAlone(p)
+    ? readingText(p.left ?? p.found, figures.figure, true)
+    : p.outcome === 'byTheBook' && p.amountSaid
+      ? p.amountSaid
+      : p.outcome
+        ? outcomeWords[p.outcome]
+        : '—'
+/** The same in the other unit, so that nobody has to convert what was judged. */
+const other = (p: Point) => {
+  const mm = (p.left ?? p.found)?.estimateMm
+  return mm == null ? '' : figures.other(mm)
+}
+const shimText = (p: Point) =>
+  !p.shim?.now
+    ? ''
+    : p.shim.fitted && p.shim.found
+      ? `shim ${p.shim.found.thickness} out, ${p.shim.now.thickness} in (${knownBy[p.shim.now.how]})`
+      : `shim ${p.shim.now.thickness} (${knownBy[p.shim.now.how]})`
+const claimed = (p: Point) =>
+  p.claimed ? `claimed ${readingText(p.claimed, figures.figure, true)}${p.claimedBy ? ` by ${p.claimedBy}` : ''}` : ''
+const hot = (p: Point) => (p.found?.minutesSinceStop != null ? `${p.found.minutesSinceStop} min after it stopped` : '')
 const how = (p: Point) => [triesText(p.found), triesText(p.left)].filter(Boolean).join('; then ')
 const notes = (p: Point) =>
-  [p.why, p.found?.unproved || p.left?.unproved ? 'position not proved' : ''].filter(Boolean).join('; ')
+  [
+    claimed(p),
+    p.start ? startWords[p.start] : '',
+    p.contactSaid ?? '',
+    (p.pass ?? 1) > 1 ? 'gone over twice' : '',
+    shimText(p),
+    hot(p),
+    p.own ? `this engine’s own figure: ${p.own.why} (${p.own.who}, ${p.own.source})` : '',
+    p.why,
+    p.found?.unproved || p.left?.unproved ? 'position not proved' : '',
+  ]
+    .filter(Boolean)
+    .join('; ')
 // The book's own words only where they say more than the window: another unit, or a figure with the fleet's tolerance.
 const asWritten = (p: Point) => p.fleetTolerance || !p.specWritten?.endsWith(figures.unit)
 const second = (p: Point) =>
@@ -59,15 +95,18 @@ const second = (p: Point) =>
             }}<span v-if="asWritten(p)" class="small d-block">{{ p.specWritten }}</span></template
           ><template v-else>{{ p.specWritten ?? 'not judged' }}</template>
         </td>
-        <td class="figure" :class="`is-${p.found?.state}`">
+        <td class="figure keep" :class="`is-${p.found?.state}`">
           <VerdictMark :state="p.found?.state" :size="15" /> {{ readingText(p.found, figures.figure, true) }}
           <span v-if="p.found?.state && p.found.state !== 'inWindow'" class="small">{{
             verdictWords[p.found.state]
           }}</span>
         </td>
-        <td class="figure">{{ left(p) }}</td>
+        <td class="figure keep">
+          {{ left(p)
+          }}<span v-if="other(p)" class="small soft d-block">{{ other(p) }}{{ isAlone(p) ? ', left alone' : '' }}</span>
+        </td>
         <td class="soft small">{{ how(p) }}</td>
-        <td>{{ name((p.left ?? p.found)?.by) }}</td>
+        <td class="keep">{{ name((p.left ?? p.found)?.by) }}</td>
         <td class="soft small">
           {{ notes(p) }}
           <div v-for="said in second(p)" :key="said">{{ said }}</div>
@@ -91,3 +130,9 @@ const second = (p: Point) =>
     </tbody>
   </table>
 </template>
+
+<style scoped>
+.keep {
+  white-space: nowrap;
+}
+</style>

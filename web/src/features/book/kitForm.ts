@@ -1,0 +1,71 @@
+import type { Schemas } from '../../api/client'
+import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+
+/** What a job takes, as it is typed. */
+export const emptyKit = () => ({
+  fasteners: [] as { use: string; size: string; torque: string }[],
+  gaskets: [] as { name: string; count: string; singleUse: boolean }[],
+  tools: '',
+  gasketHours: '',
+  hotMinutes: '',
+  resetHotHours: '',
+  sameWithin: '',
+  narrowBlade: false,
+})
+export type KitForm = ReturnType<typeof emptyKit>
+
+const shown = (n: number | null | undefined) => (n == null ? '' : String(n))
+
+export const kitOf = (type: Schemas['EngineTypeResponse']): KitForm => ({
+  fasteners: type.fasteners.map((f) => ({ use: f.use ?? '', size: f.size ?? '', torque: shown(f.torqueNm) })),
+  gaskets: type.gaskets.map((g) => ({ name: g.name ?? '', count: shown(g.count), singleUse: g.singleUse ?? false })),
+  tools: type.scarceTools.join('\n'),
+  gasketHours: shown(type.gasketHours),
+  hotMinutes: shown(type.hotMinutes),
+  resetHotHours: shown(type.resetHotHours),
+  sameWithin: shown(type.sameWithinMm),
+  narrowBlade: type.narrowBlade,
+})
+
+/** What can be told wrong before anything is sent, by field. */
+export function kitComplaints(kit: KitForm): Record<string, string | undefined> {
+  const complaints: Record<string, string | undefined> = {
+    gasketHours: notANumber(kit.gasketHours),
+    hotMinutes: notANumber(kit.hotMinutes),
+    resetHotHours: notANumber(kit.resetHotHours),
+    sameWithinMm: notANumber(kit.sameWithin),
+  }
+  kit.fasteners.forEach((f, i) => (complaints[`fasteners[${i}].torqueNm`] = notANumber(f.torque)))
+  kit.gaskets.forEach((g, i) => (complaints[`gaskets[${i}].count`] = notANumber(g.count)))
+  return complaints
+}
+
+/** As the server wants it; numbers that were emptied are named, since nothing given leaves what stands. */
+export function kitRequest(kit: KitForm) {
+  const numbers = {
+    gasketHours: typedNumber(kit.gasketHours) ?? null,
+    hotMinutes: typedNumber(kit.hotMinutes) ?? null,
+    resetHotHours: typedNumber(kit.resetHotHours) ?? null,
+    sameWithinMm: typedNumber(kit.sameWithin) ?? null,
+  }
+  return {
+    fasteners: kit.fasteners.map((f) => ({
+      use: f.use.trim(),
+      size: f.size.trim() || null,
+      torqueNm: typedNumber(f.torque) ?? null,
+      count: null,
+    })),
+    gaskets: kit.gaskets.map((g) => ({
+      name: g.name.trim(),
+      count: typedNumber(g.count) ?? 1,
+      singleUse: g.singleUse,
+    })),
+    scarceTools: kit.tools
+      .split('\n')
+      .map((t) => t.trim())
+      .filter(Boolean),
+    narrowBlade: kit.narrowBlade,
+    ...numbers,
+    emptied: Object.entries(numbers).flatMap(([name, n]) => (n === null ? [name] : [])),
+  }
+}

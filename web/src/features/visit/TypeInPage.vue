@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, nextTick, reactive } from 'vue'
+import { newId } from '../../api/newId'
+import VerdictMark from '../../instruments/VerdictMark.vue'
+import type { Entry } from '../../offline/entries'
+import { useTitle } from '../../shared/address/useTitle'
+import type { Unit } from '../../shared/figures/lengths'
+import { useFigures } from '../../shared/figures/useFigures'
+import Loaded from '../../shared/loaded/Loaded.vue'
+import { usePreferences } from '../../shared/preferences'
+import { spoken } from '../../shared/words/points'
+import { isAskedIn } from '../../shared/words/steps'
+import { readingText } from '../../shared/words/readings'
+import { useVisit, type Point, type Stage } from './bench/useVisit'
+
+/**
+ * A field sheet typed in afterwards, with the keyboard alone: a figure and Enter, in the order of the sheet. Every figure is written down as it is
+ * made; what a rule doubts is said beside it.
+ */
+const props = defineProps<{ id: string }>()
+const preferences = usePreferences()
+const { query, view, sheet, trouble, add } = useVisit(
+  () => props.id,
+  () => preferences.person,
+)
+useTitle(() => view.value && `Type in, ${view.value.context?.engine.name}`)
+const figures = useFigures(() => (sheet.value?.trayUnit ?? 'mm') as Unit)
+const typed = reactive<Record<string, string>>({})
+const complaints = reactive<Record<string, string>>({})
+/** What was doubted and stands there still: the same again keeps it. */
+const doubted = new Map<string, string>()
+const points = computed(() =>
+  sheet.value!.stops.flatMap((s) => s.points).map((l) => sheet.value!.points.find((p) => p.label === l)!),
+)
+const gaps = computed(() => points.value.filter((p) => !p.byAmount))
+const amounts = computed(() => points.value.filter((p) => p.byAmount))
+const steps = computed(() =>
+  view.value!.context!.steps.filter((s) => !s.point && !s.counts && isAskedIn(s, view.value!.job)),
+)
+const open = computed(() => steps.value.filter((s) => !view.value!.ticked.includes(s.step)))
+const ready = computed(() => sheet.value!.conditionKnown && !open.value.some((s) => s.list === 'makeSafe'))
+const build = computed(() => view.value!.job === 'build')
+const columns = computed<Stage[]>(() => (build.value ? ['asLeft'] : ['asFound', 'asLeft']))
+
+function begin() {
+  const entries: Entry[] = open.value
+    .filter((s) => s.list !== 'closeUp' && s.list !== 'beforeCloseUp')
+    .map((s) => ({ kind: 'ticked', step: s.step, on: true }))
+  if (!sheet.value!.conditionKnown) entries.push({ kind: 'conditionStated', condition: sheet.value!.condition })
+  entries.push({ kind: 'positionProved', points: points.value.map((p) => p.label), said: 'by the field sheet' })
+  void add(...entries)
+}
+function close() {
+  void add(...open.value.map((s): Entry => ({ kind: 'ticked', step: s.step, on: true })))
+}
+const key = (p: Point, stage: Stage) => `${p.label}/${stage}`
+const shown = (p: Point, stage: Stage) => readingText(stage === 'asFound' ? p.found : p.left, figures.figure, true)
+/** Whatever stands there already is corrected at the bench; here only what is empty is typed. */
+const isKept = (p: Point, stage: Stage) => !!(stage === 'asFound' ? p.found : p.left)
+
+async function enter(p: Point, stage: Stage, event: KeyboardEvent) {
+  const cell = key(p, stage)
+  const text = typed[cell]?.trim() ?? ''
+  complaints[cell] = ''
+  if (text) {
+    const reading = newId()
+    const sure = event.shiftKey || doubted.get(cell) === text
+    await add(
+      ...(stage === 'asLeft' && p.found ? [{ kind: 'outcome', point: p.label, outcome: 'set' } as Entry] : []),
+      {
+        kind: 'figureRead',
+        reading,
+        point: p.label,
+        stage,
+        figure: text.startsWith('.') ? `0${text}` : text,
+        unit: sheet.value!.trayUnit,
+        with: 'figure',
+      },
+      { kind: 'kept', reading, ...(sure ? { sure: true } : {}) },
+    )
+    await nextTick()
+    const no = trouble.value
+    if (no && 'reading' in no.entry && no.entry.reading === reading) {
+      const mayStand = no.refusal.code === 'figureDoubtful'
+      complaints[cell] = `${no.refusal.message}${mayStand ? ' Enter again keeps it.' : ''}`
+      if (mayStand) doubted.set(cell, text)
+      return
+    }
+    typed[cell] = ''
+    await nextTick()
+  }
+  move(p, stage, 1)
+}
+/** The next cell in the order of the sheet that can be typed into; past the last, what comes after. */
+function move(p: Point, stage: Stage, by: number) {
+  const order = gaps.value.flatMap((q) => columns.value.map((c) => key(q, c)))
+  for (let at = order.indexOf(key(p, stage)) + by; at >= 0 && at < order.length; at += by) {
+    const cell = document.getElementById(order[at]!)
+    if (cell instanceof HTMLInputElement && !cell.disabled) return cell.focus()
+  }
+  if (by > 0) document.querySelector<HTMLElement>('.after')?.focus()
+}
+</script>
+
+<template>
+  <Loaded :query="query" live what="visit" back="/at-the-engine" back-text="The open visits">
+    <main v-if="view && sheet" class="page">
+      <div class="page-head">
+        <div>
+          <h1>Type in: {{ view.context?.engine.name }}</h1>
+          <p class="soft small mb-0">
+            A figure and Enter; Enter alone goes on. 0.20, .20, 0.20-0.25 between two blades, &lt;0.05 where none goes.
+            Figures in {{ sheet.trayUnit }}.
+          </p>
+        </div>
+        <BButton class="btn-plain" :to="{ name: 'visit', params: { id } }">The bench</BButton>
+      </div>
+      <section v-if="!ready && view.state === 'open'" class="plate p-3 mb-3">
+        <p>The sheet says that these were done, and that the engine was {{ sheet.condition }}:</p>
+        <p
+          v-for="s in open.filter((x) => x.list === 'makeSafe' || x.list === 'covers' || x.list === 'stop')"
+          :key="s.step"
+          class="mb-1 small"
+        >
+          {{ s.text }}
+        </p>
+        <BButton class="btn-act" autofocus @click="begin">As the sheet says: type the figures</BButton>
+      </section>
+      <table v-else class="ledger grid">
+        <thead class="caps">
+          <tr>
+            <th>Valve</th>
+            <th>Asked, {{ figures.unit }}</th>
+            <th v-for="c in columns" :key="c">{{ c === 'asFound' ? 'Found' : 'Left' }}</th>
+            <th>State</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="p in gaps" :key="p.label">
+            <th scope="row">{{ p.bookName ? `${p.bookName} · ` : '' }}{{ spoken(p) }}</th>
+            <td class="figure soft">
+              {{ p.minMm == null ? '—' : `${figures.figure(p.minMm)} – ${figures.figure(p.maxMm)}` }}
+            </td>
+            <td v-for="c in columns" :key="c">
+              <span v-if="isKept(p, c)" class="figure">{{ shown(p, c) }}</span>
+              <input
+                v-else
+                :id="key(p, c)"
+                v-model="typed[key(p, c)]"
+                class="form-control cell figure"
+                inputmode="decimal"
+                autocomplete="off"
+                :aria-label="`${spoken(p)}, ${c === 'asFound' ? 'found' : 'left'}`"
+                :disabled="view.state !== 'open' || (c === 'asLeft' && !build && !p.found)"
+                @keydown.enter.prevent="enter(p, c, $event)"
+                @keydown.up.prevent="move(p, c, -1)"
+                @keydown.down.prevent="move(p, c, 1)"
+              />
+              <div v-if="complaints[key(p, c)]" class="complaint small" role="alert">{{ complaints[key(p, c)] }}</div>
+            </td>
+            <td><VerdictMark :state="p.left?.state ?? p.found?.state" /></td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="amounts.length" class="mt-2">
+        Set by amount, at the bench: {{ amounts.map((p) => p.label).join('  ') }}.
+      </p>
+      <div v-if="ready && view.state === 'open'" class="d-flex gap-2 mt-3 flex-wrap">
+        <BButton v-if="open.length" class="btn-plain after" @click="close">Closed up as the sheet says</BButton>
+        <BButton class="btn-act" :class="{ after: !open.length }" :to="{ name: 'visit', params: { id } }"
+          >To the bench, to sign</BButton
+        >
+      </div>
+    </main>
+  </Loaded>
+</template>
+
+<style scoped>
+.grid .cell {
+  width: 130px;
+  min-height: 40px;
+}
+</style>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import type { Schemas } from '../../../api/client'
+import { plural } from '../../../shared/words/counts'
+import TickList from './TickList.vue'
+import type { Visit } from './useVisit'
+
+/** Nothing is measured before these are ticked. What the job takes stands folded below. */
+defineProps<{ view: Visit; items: Schemas['StepRecord'][]; kit: Schemas['StepRecord'][]; closed: boolean }>()
+const emit = defineEmits<{ tick: [key: string, on: boolean, said?: string] }>()
+</script>
+
+<template>
+  <section>
+    <h1 tabindex="-1">Make it safe</h1>
+    <p class="soft mt-2">{{ view.context?.foremost }}</p>
+    <TickList :items="items" :ticked="view.ticked" :locked="closed" @tick="(...said) => emit('tick', ...said)" />
+    <details v-if="kit.length" class="kit">
+      <summary>What it takes: {{ plural(kit.length, 'line') }}</summary>
+      <TickList :items="kit" :ticked="view.ticked" :locked="closed" @tick="(...said) => emit('tick', ...said)" />
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.kit {
+  margin-top: 1rem;
+}
+.kit summary {
+  min-height: 44px;
+}
+</style>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { computed, ref } from 'vue'
+import type { Entry } from '../../../offline/entries'
+import { knownBy, size } from '../../../shared/words/shims'
+import ShimRead from './ShimRead.vue'
+import type { Point, Sheet } from './useVisit'
+
+/** The shim at a point: how thick it is and how that is known, what would bring the gap right, and the change itself. */
+const props = defineProps<{ sheet: Sheet; point: Point; setting: boolean }>()
+const emit = defineEmits<{ say: [...entries: Entry[]] }>()
+const shim = computed(() => props.point.shim!)
+const now = computed(() => shim.value.now)
+const thing = computed(() => (shim.value.access === 'puck' ? 'puck' : 'shim'))
+const reading = ref(false)
+const otherSize = ref(false)
+const leaving = ref<'' | 'leftSo' | 'awaiting'>('')
+const why = ref('')
+/** Closed up: any thinner one gives a gap to work from. */
+const thinner = computed(() => props.point.advice?.action === 'fitThinnerFirst')
+const range = computed(() => props.point.advice?.shim ?? null)
+const offers = computed(() => {
+  const mm = shim.value.nowMm ?? 0
+  if (thinner.value)
+    return shim.value.sizesMm
+      .filter((s) => s < mm - 0.2)
+      .slice(-3)
+      .reverse()
+  return range.value?.choiceMm == null ? [] : [range.value.choiceMm, ...range.value.alternativesMm.slice(0, 3)]
+})
+
+function fit(thickness: string, how: 'micrometer' | 'printed' | 'lapped') {
+  otherSize.value = false
+  emit(
+    'say',
+    {
+      kind: 'outcome',
+      point: props.point.label,
+      outcome: 'shimFitted',
+      old: now.value?.thickness ?? size(shim.value.nowMm!),
+      new: thickness,
+      unit: 'mm',
+    },
+    { kind: 'shimRead', point: props.point.label, stage: 'asLeft', thickness, unit: 'mm', how },
+  )
+}
+function read(thickness: string, how: 'micrometer' | 'printed' | 'lapped') {
+  reading.value = false
+  emit('say', {
+    kind: 'shimRead',
+    point: props.point.label,
+    stage: shim.value.fitted ? 'asLeft' : 'asFound',
+    thickness,
+    unit: 'mm',
+    how,
+  })
+}
+function say() {
+  if (!leaving.value || !why.value.trim()) return
+  emit('say', { kind: 'outcome', point: props.point.label, outcome: leaving.value, why: why.value.trim() })
+}
+</script>
+
+<template>
+  <div class="shim">
+    <div class="now">
+      <svg viewBox="0 0 64 26" width="64" height="26" aria-hidden="true">
+        <rect x="2" y="5" width="60" height="16" rx="3" fill="none" stroke="currentColor" stroke-width="2" />
+        <line v-if="shim.access !== 'puck'" x1="14" y1="21" x2="50" y2="21" stroke="currentColor" stroke-width="4" />
+      </svg>
+      <p v-if="shim.nowMm != null" class="mb-0">
+        <strong class="figure">{{ now?.thickness ?? size(shim.nowMm) }} mm</strong>
+        {{ now ? knownBy[now.how] : 'as said'
+        }}<template v-if="shim.mark && shim.mark !== now?.thickness"> · marked {{ shim.mark }}</template
+        ><template v-if="shim.fitted && shim.found"> · {{ shim.found.thickness }} came out</template>
+      </p>
+      <p v-else class="mb-0">
+        {{ setting ? `Which ${thing} is in there?` : `The ${thing} in there is not read yet.` }}
+      </p>
+      <BButton v-if="!reading && (shim.nowMm != null || !setting)" class="btn-plain ms-auto" @click="reading = true"
+        >Read it…</BButton
+      >
+    </div>
+    <ShimRead
+      v-if="reading || (setting && shim.nowMm == null)"
+      :sizes="shim.sizesMm"
+      :label="`Thickness of the ${thing}, mm`"
+      submit="Read"
+      @read="read"
+    />
+    <template v-if="setting && shim.nowMm != null && (!shim.fitted || !shim.isTrial) && !point.left && point.found">
+      <p class="verdict mt-2">{{ point.advice?.sentence }}</p>
+      <p v-if="range && range.surelyFrom != null && range.surelyTo! > range.surelyFrom + 1e-6" class="small soft mb-1">
+        {{ size(range.surelyFrom) }} to {{ size(range.surelyTo!) }} mm
+        <template v-if="range.mayTo - range.surelyTo! > 1e-6"
+          >surely do; {{ size(range.mayFrom) }} to {{ size(range.mayTo) }} may.</template
+        ><template v-else>would do.</template>
+      </p>
+      <div v-if="offers.length" class="d-flex gap-2 flex-wrap">
+        <BButton
+          v-for="(mm, i) in offers"
+          :key="mm"
+          :class="i ? 'btn-plain' : 'btn-act'"
+          @click="fit(size(mm), 'printed')"
+          >{{ size(mm) }} fitted{{ thinner ? ', to get a gap' : '' }}</BButton
+        >
+        <BButton class="btn-plain" @click="otherSize = !otherSize">Another size…</BButton>
+      </div>
+      <ShimRead
+        v-if="otherSize || !offers.length"
+        :sizes="shim.sizesMm"
+        :label="`The ${thing} that went in, mm`"
+        submit="Fitted"
+        @read="fit"
+      />
+      <p class="small soft mt-1 mb-1">
+        {{
+          shim.access === 'onTop'
+            ? 'Depressor on, oil the shim, mark downwards. A size tapped here counts as printed: read it by micrometer above.'
+            : shim.access === 'puck'
+              ? 'Clean puck and tip; measure again before half a thou is believed.'
+              : 'The camshaft comes out for this one: measure and work out all of them first.'
+        }}
+      </p>
+      <div class="d-flex gap-2 flex-wrap">
+        <BButton class="btn-plain" @click="leaving = 'awaiting'">It waits for the {{ thing }}…</BButton>
+        <BButton class="btn-plain" @click="leaving = 'leftSo'">Leave as found…</BButton>
+      </div>
+      <form v-if="leaving" class="d-flex gap-2 mt-2" @submit.prevent="say">
+        <BFormInput v-model="why" :aria-label="leaving === 'awaiting' ? 'What it waits for' : 'Why it is left'" />
+        <BButton type="submit" class="btn-plain" :disabled="!why.trim()">{{
+          leaving === 'awaiting' ? 'Waits' : 'Left as found'
+        }}</BButton>
+      </form>
+    </template>
+    <p v-else-if="setting && shim.fitted && shim.isTrial" class="verdict mt-2">
+      Measure it with this one; the right one follows from the gap.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.shim {
+  clear: both;
+  border-top: 1px solid var(--hairline);
+  padding-top: 0.5rem;
+  margin-top: 0.4rem;
+}
+.now {
+  display: flex;
+  align-items: center;
+  gap: 0.7rem;
+  min-height: 44px;
+  flex-wrap: wrap;
+}
+</style>
