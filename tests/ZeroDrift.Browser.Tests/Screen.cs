@@ -82,15 +82,18 @@ public sealed class Screen : IDisposable
         See(heading);
         Wait(20, $"every line of '{heading}' ticked", () =>
         {
-            var open = Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault(e => e.Displayed);
+            var open = Unticked();
             if (open is null) return true;
             open.Click();
             ticks++;
-            Thread.Sleep(60);
+            // On a busy machine the tick shows late: a second tap meanwhile would be one that nobody makes, and be counted.
+            Wait(15, "the tick to show", () => !open.Equals(Unticked()));
             return false;
         });
         return ticks;
     }
+
+    private IWebElement? Unticked() => Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault(e => e.Displayed);
 
     /// <summary>One point as found: the blade that drags, and keep it.</summary>
     public void Measure(string intake, string exhaust)
