@@ -24,6 +24,22 @@ public static class SettingCalls
         Given.Number(request.ValveLiftMm, "valveLiftMm", "the valve lift in mm"),
         Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm")));
 
+    public static PushrodLength PushrodLength(PushrodLengthRequest request)
+    {
+        var start = request.Start ?? throw new BadInputException("start", "Say how the point stands: play, zeroLash or pressed.");
+        var goal = request.Goal ?? throw new BadInputException("goal", "Say what it should end at: plunger or clearance.");
+        var ratio = start == PushrodStart.Play || goal == PushrodGoal.Clearance ? Given.Number(request.RockerRatio, "rockerRatio", "the rocker ratio") : 1;
+        var back = start != PushrodStart.Pressed
+            ? 0
+            : Turns.Of(Given.Number(request.TurnsBack, "turnsBack", "the turns back to zero lash"), "turnsBack", "The turns back to zero lash")
+                * Require.Above(Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm"), 0, 10, "pitchMm", "The thread pitch", "mm")
+                * Require.Above(request.ScrewRatio ?? 1, 0, 10, "screwRatio", "The movement of the pushrod's end per screw travel");
+        var pressed = Core.Setting.PushrodLength.Pressed(start, start == PushrodStart.Play ? Given.Number(request.PlayMm, "playMm", "the play at the valve in mm") : 0, back, ratio);
+        return goal == PushrodGoal.Plunger
+            ? Core.Setting.PushrodLength.ToPlunger(pressed, Given.Number(request.TravelMm, "travelMm", "the plunger travel in mm"), request.Fraction ?? 0.5)
+            : Core.Setting.PushrodLength.ToClearance(pressed, Given.Number(request.ClearanceMm, "clearanceMm", "the clearance wanted in mm"), ratio);
+    }
+
     public static CreepResponse Creep(CreepRequest request)
     {
         var pairs = Given.List(request.Pairs, "pairs", "your own readings before and after locking", 1000);

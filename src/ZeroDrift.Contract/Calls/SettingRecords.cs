@@ -8,6 +8,12 @@ public sealed record ScrewResponse(double Turns, double Degrees, ScrewDirection?
 
 public sealed record MidLiftRequest(double? ValveLiftMm, double? PitchMm);
 
+/// <summary>
+/// A pushrod's length: how the point stands (<c>play</c> with playMm, <c>zeroLash</c>, or <c>pressed</c> with turnsBack and pitchMm) and what it should end at
+/// (<c>plunger</c> with travelMm and fraction, or <c>clearance</c> with clearanceMm). screwRatio: movement of the pushrod's end for a travel of the screw, 1 where the screw sits there.
+/// </summary>
+public sealed record PushrodLengthRequest(PushrodStart? Start, double? PlayMm, double? TurnsBack, double? PitchMm, double? ScrewRatio, double? RockerRatio, PushrodGoal? Goal, double? TravelMm, double? Fraction, double? ClearanceMm);
+
 public sealed record TurnsResponse(double Turns);
 
 public sealed record CreepPairRequest(double? BeforeMm, double? AfterMm, double? FoundMm, double? OpeningTurns);

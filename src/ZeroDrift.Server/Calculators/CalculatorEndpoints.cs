@@ -18,6 +18,7 @@ internal static class CalculatorEndpoints
                 .WithMetadata(new AcceptsMetadata(["application/json"], call.Request))
                 .WithMetadata(new ProducesResponseTypeMetadata(200, call.Response, ["application/json"]));
         calc.MapPost("/schedule", ScheduleCalculator.Plan).WithName("calc-schedule");
+        calc.MapPost("/shim-allocation", ShimAllocationCalculator.Allocate).WithName("calc-shim-allocation");
     }
 
     private static async Task<IResult> AnswerAsync(Call call, HttpContext context, CancellationToken cancelled)

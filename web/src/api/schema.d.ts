@@ -277,6 +277,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/pushrod-length": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calc-pushrod-length"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/shim": {
         parameters: {
             query?: never;
@@ -415,6 +431,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["calc-schedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/shim-allocation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calc-shim-allocation"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1636,6 +1668,27 @@ export interface components {
             hoursAtBook: null | number;
             /** Format: double */
             gainHours: number;
+        };
+        /** @description What a point gets. */
+        AllocatedShim: {
+            /** @description The point. */
+            id: string;
+            /**
+             * Format: double
+             * @description The shim's thickness.
+             */
+            shimMm: number;
+            /** @description Where it comes from. */
+            from: components["schemas"]["ShimSource"];
+            /** @description The point that gives it; null unless from a point. */
+            fromPoint: null | string;
+            /**
+             * Format: double
+             * @description The gap expected after; of a bracket its middle.
+             */
+            predictedMm: number;
+            /** @description Whether that surely lies in the window. */
+            inWindow: boolean;
         };
         /** @description Turns, mm or Nm, as the demand has it; the others are left out. */
         AmountResponse: {
@@ -3801,6 +3854,25 @@ export interface components {
             who: null | string;
             remark: null | string;
         };
+        /** @description Loose shims of one size. */
+        LooseShims: {
+            /**
+             * Format: double
+             * @description Measured thickness.
+             */
+            sizeMm: number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+        };
+        LooseShimsRequest: {
+            /** Format: double */
+            sizeMm?: null | number;
+            /** Format: int32 */
+            count?: null | number;
+        };
         MachineEngine: {
             /** Format: uuid */
             id: string;
@@ -4494,6 +4566,52 @@ export interface components {
         PublishRequest: {
             who?: null | string;
         };
+        /** @enum {string} */
+        PushrodGoal: "plunger" | "clearance";
+        /** @description How much longer or shorter a pushrod has to be for the adjuster to stay where it is. */
+        PushrodLength: {
+            /**
+             * Format: double
+             * @description Longer above 0, shorter below.
+             */
+            changeMm: number;
+            /**
+             * Format: double
+             * @description How far the plunger, or the valve's side seen at the pushrod, is pressed in now; below 0 where there is play.
+             */
+            pressedMm: number;
+            /**
+             * Format: double
+             * @description The same as it should be.
+             */
+            goalMm: number;
+        };
+        /**
+         * @description A pushrod's length: how the point stands (`play` with playMm, `zeroLash`, or `pressed` with turnsBack and pitchMm) and what it should end at
+         *     (`plunger` with travelMm and fraction, or `clearance` with clearanceMm). screwRatio: movement of the pushrod's end for a travel of the screw, 1 where the screw sits there.
+         */
+        PushrodLengthRequest: {
+            start?: null | components["schemas"]["PushrodStart"];
+            /** Format: double */
+            playMm?: null | number;
+            /** Format: double */
+            turnsBack?: null | number;
+            /** Format: double */
+            pitchMm?: null | number;
+            /** Format: double */
+            screwRatio?: null | number;
+            /** Format: double */
+            rockerRatio?: null | number;
+            goal?: null | components["schemas"]["PushrodGoal"];
+            /** Format: double */
+            travelMm?: null | number;
+            /** Format: double */
+            fraction?: null | number;
+            /** Format: double */
+            clearanceMm?: null | number;
+        };
+        /** @enum {string} */
+        PushrodStart: "play" | "zeroLash" | "pressed";
         RateResponse: {
             /** Format: double */
             mmPer1000h: number;
@@ -5020,6 +5138,42 @@ export interface components {
         };
         /** @enum {string} */
         ShimAccess: "onTop" | "underBucket" | "puck";
+        /** @description Which shim goes where. */
+        ShimAllocation: {
+            /** @description In the order asked. */
+            points: components["schemas"]["AllocatedShim"][];
+            /** @description What has to be bought, thinnest first. */
+            buy: components["schemas"]["LooseShims"][];
+            /** @description Shims taken out and not used again, thinnest first. */
+            spare: components["schemas"]["LooseShims"][];
+            /**
+             * Format: int32
+             * @description Points that are left out of their window.
+             */
+            outside: number;
+            /**
+             * Format: int32
+             * @description Shims to buy.
+             */
+            bought: number;
+            /**
+             * Format: int32
+             * @description Points whose shim changes, bought ones too.
+             */
+            moved: number;
+            /**
+             * Format: double
+             * @description Σ |expected − figure to set| over every point.
+             */
+            deviationMm: number;
+        };
+        ShimAllocationRequest: {
+            policy?: null | components["schemas"]["ShimPolicy"];
+            points?: null | components["schemas"]["ShimPointRequest"][];
+            stock?: null | components["schemas"]["LooseShimsRequest"][];
+            buyMm?: null | number[];
+            pins?: null | components["schemas"]["ShimPinRequest"][];
+        };
         /** @description Which shim to fit. */
         ShimChoice: {
             /**
@@ -5051,6 +5205,33 @@ export interface components {
             written?: null | string;
             sizesMm?: null | number[];
         };
+        ShimPinRequest: {
+            point?: null | string;
+            /** Format: double */
+            shimMm?: null | number;
+        };
+        /** @description gapMm, or a bracket as gapFromMm and gapToMm; targetMm left out is the middle of the window. */
+        ShimPointRequest: {
+            id?: null | string;
+            /** Format: double */
+            fittedMm?: null | number;
+            /** Format: double */
+            gapMm?: null | number;
+            /** Format: double */
+            minMm?: null | number;
+            /** Format: double */
+            maxMm?: null | number;
+            /** Format: double */
+            targetMm?: null | number;
+            /** Format: double */
+            shimPerClearance?: null | number;
+            /** Format: double */
+            gapFromMm?: null | number;
+            /** Format: double */
+            gapToMm?: null | number;
+        };
+        /** @enum {string} */
+        ShimPolicy: "leaveGoodAlone" | "fewestBought" | "blueprint";
         ShimRangeResponse: {
             /** Format: double */
             exactMm: number;
@@ -5086,6 +5267,11 @@ export interface components {
             shimPerClearance?: null | number;
             sizesMm?: null | number[];
         };
+        /**
+         * @description Where a shim comes from.
+         * @enum {string}
+         */
+        ShimSource: "own" | "point" | "stock" | "buy";
         SiblingsRecord: {
             /** Format: double */
             leastMm: number;
@@ -6352,6 +6538,48 @@ export interface operations {
             };
         };
     };
+    "calc-pushrod-length": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PushrodLengthRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PushrodLength"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     "calc-shim": {
         parameters: {
             query?: never;
@@ -6708,6 +6936,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ScheduleResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-shim-allocation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShimAllocationRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShimAllocation"];
                 };
             };
             /** @description Bad Request */

@@ -88,7 +88,9 @@ function set() {
     <p v-if="isLifter && point.start === 'open'" class="complaint mt-1" role="status">
       No play and then no compression: a pushrod of the wrong length, or a screw turned too far. Check the geometry
       before it is turned on.
-      <RouterLink :to="{ name: 'pocket', params: { tool: 'mid-lift' } }">Pushrod to mid-lift</RouterLink>
+      <RouterLink :to="{ name: 'pocket', params: { tool: 'pushrod-length' }, query: { start: 'pressed' } }"
+        >Pushrod length</RouterLink
+      >
     </p>
     <template v-if="!isZero">
       <h2 class="ask">{{ isLifter ? 'Zero lash, by which sign?' : 'First contact, by which sign?' }}</h2>
