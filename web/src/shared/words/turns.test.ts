@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { turnText, watchText } from './turns'
+import { travelText, turnText, watchText } from './turns'
 
 const stop = {
   index: 1,
@@ -41,5 +41,15 @@ describe('the turn to a stop', () => {
       'Bar until 3 exhaust just begins to move.',
     )
     expect(watchText('twoStop', stop)).toBe('6 on compression, 1 rocks.')
+  })
+})
+
+describe('a compression release', () => {
+  it('is passed by piston travel, and by an angle only where the stroke is known', () => {
+    expect(travelText({ travelMm: 6.35, strokeMm: 60, rodMm: 100, degrees: 33.2 })).toBe(
+      'From TDC on compression bar on until the piston is 6.35 mm (0.25 in) down, 33° of the crank: a straw on the piston shows it, never a hard rod.',
+    )
+    expect(travelText({ travelMm: 6.35, strokeMm: null, rodMm: null, degrees: 0 })).not.toContain('°')
+    expect(travelText(null)).toBe('')
   })
 })

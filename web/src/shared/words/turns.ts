@@ -14,6 +14,7 @@ type Stop = Pick<
 >
 type Type = { toolTurnsPerCrankTurn: number; speaksCamTurns?: boolean }
 const round = (n: number) => Math.round(n * 10) / 10
+const round2 = (n: number) => Math.round(n * 100) / 100
 
 /** Degrees as they are called out: one whole turn, half a turn, 120°. */
 export function degreesText(degrees: number): string {
@@ -47,4 +48,11 @@ export function watchText(method: Schemas['TurningMethod'], stop: Stop): string 
     return `Bar until ${stop.rockingCylinder} rocks: set ${stop.compressionCylinder}.`
   if (method === 'exhaustOpeningIntakeClosing') return `Bar until ${stop.sign.replace(/\.$/, '')}.`
   return stop.sign
+}
+
+/** How far past TDC a small engine with a compression release is measured: piston travel first, for that is what is seen. */
+export function travelText(past: Schemas['PastTdc'] | null | undefined): string {
+  if (!past) return ''
+  const angle = past.degrees > 0 ? `, ${Math.round(past.degrees)}° of the crank` : ''
+  return `From TDC on compression bar on until the piston is ${round2(past.travelMm)} mm (${(past.travelMm / 25.4).toFixed(2)} in) down${angle}: a straw on the piston shows it, never a hard rod.`
 }

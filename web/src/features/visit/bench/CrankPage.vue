@@ -6,7 +6,7 @@ import Loaded from '../../../shared/loaded/Loaded.vue'
 import { usePreferences } from '../../../shared/preferences'
 import { useAwake } from '../../../shared/signals/useAwake'
 import { spoken } from '../../../shared/words/points'
-import { turnText, watchText } from '../../../shared/words/turns'
+import { travelText, turnText, watchText } from '../../../shared/words/turns'
 import { useVisit } from './useVisit'
 
 /** For the mate at the crank: only the stop and the turn. */
@@ -67,6 +67,7 @@ const isOpen = computed(() => view.value?.state === 'open' && !!sheet.value?.con
       <h1 class="say" aria-live="assertive">{{ say }}</h1>
       <p v-if="isOpen && turning && type?.pins" class="pins" role="note">{{ type.pins }} out?</p>
       <p v-if="!sheet.byEye" class="sign">{{ stop.sign }}</p>
+      <p v-if="type?.pastTdc">{{ travelText(type.pastTdc) }}</p>
       <CrankDial
         class="dial"
         :cycle="sheet.cycleDeg"

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import RoomStrip from '../../../instruments/RoomStrip.vue'
 import type { Entry, Sign } from '../../../offline/entries'
 import { usePreferences } from '../../../shared/preferences'
-import { turnText, watchText } from '../../../shared/words/turns'
+import { travelText, turnText, watchText } from '../../../shared/words/turns'
 import MarksHere from './MarksHere.vue'
 import MateDialog from './MateDialog.vue'
 import StandsWhere from './StandsWhere.vue'
@@ -75,6 +75,7 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
     <template v-else>
       <h1 tabindex="-1">{{ heading }}</h1>
       <p v-if="turn" class="lead-line mb-1">{{ turn }}</p>
+      <p v-if="type.pastTdc" class="mb-1">{{ travelText(type.pastTdc) }}</p>
       <p v-if="pins" class="pin" role="note">
         <label><input v-model="pinsOut" type="checkbox" /> Before every turn: {{ pins }} out?</label>
       </p>

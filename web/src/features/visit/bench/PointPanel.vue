@@ -72,9 +72,9 @@ const seen = computed(() => {
   const twins = props.sheet.points.filter((p) => p.cylinder === props.point.cylinder && p.kind === props.point.kind)
   return { points: twins.map((p) => p.label), said }
 })
-/** The same in the other unit, beside what is judged by. */
+/** The same in the other unit, beside what is judged by; the book’s own figures may say it already. */
 const inOther = computed(() =>
-  props.point.minMm == null
+  props.point.minMm == null || (props.point.specUnit && props.point.specUnit !== props.sheet.trayUnit)
     ? ''
     : ` (${figures.other(props.point.minMm).replace(/ .*/, '')} – ${figures.other(props.point.maxMm)})`,
 )
@@ -88,9 +88,15 @@ const changesShim = computed(
     !props.point.leftDraft,
 )
 const asksMark = computed(() => props.point.adjusterKind === 'eccentric')
+/** A meter that was replaced shows other hours than the engine has run: then these are named. */
+const hoursInAll = computed(() =>
+  props.sheet.totalHours != null && Math.abs(props.sheet.totalHours - (props.sheet.shownHours ?? 0)) > 0.5
+    ? ' in all'
+    : '',
+)
 const expected = computed(() =>
   props.point.beforeMm != null
-    ? ` · last left ${figures.rough(props.point.beforeMm)} at ${hours(props.point.beforeHours ?? 0)} h${props.point.expectedMm != null ? ` · expected ${figures.rough(props.point.expectedMm)}` : ''}`
+    ? ` · last left ${figures.rough(props.point.beforeMm)} at ${hours(props.point.beforeHours ?? 0)} h${hoursInAll.value}${props.point.expectedMm != null ? ` · expected ${figures.rough(props.point.expectedMm)}` : ''}`
     : props.point.byAmount
       ? ''
       : ' · never measured before',

@@ -14,6 +14,8 @@ useTitle(() => engine.data.value && `Label, ${engine.data.value.row.name}`)
 const address = computed(
   () => `${(install.data.value?.addresses[0] ?? location.origin).replace(/\/$/, '')}/engines/${props.engineId}`,
 )
+/** An address that only this machine knows opens nothing on anybody's telephone. */
+const reachesNobody = computed(() => /^https?:\/\/(localhost|127\.)/.test(address.value))
 const print = () => window.print()
 </script>
 
@@ -27,6 +29,10 @@ const print = () => window.print()
           <BButton class="btn-plain" :to="{ name: 'engine', params: { id: engineId } }">The engine</BButton>
         </div>
       </div>
+      <p v-if="reachesNobody" class="complaint no-print">
+        This address works on this computer alone. Start the program with --host or --https, so that the workshop
+        reaches it, and print the label then.
+      </p>
       <section class="label">
         <img
           :src="`/api/install/qr.svg?text=${encodeURIComponent(address)}`"

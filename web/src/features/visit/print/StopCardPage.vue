@@ -9,7 +9,7 @@ import Loaded from '../../../shared/loaded/Loaded.vue'
 import { usePreferences } from '../../../shared/preferences'
 import { methodNames } from '../../../shared/words/methods'
 import { spoken } from '../../../shared/words/points'
-import { turnText, watchText } from '../../../shared/words/turns'
+import { travelText, turnText, watchText } from '../../../shared/words/turns'
 import { useVisit } from '../bench/useVisit'
 
 /** The stops of one visit on paper, with room for what is found and left: for a bilge without a tablet. */
@@ -54,7 +54,7 @@ const print = () => window.print()
         <p class="mb-1">
           <template v-if="stop.crankDeg == null">{{ stop.sign }}</template>
           <template v-else>
-            {{ turnText(stop, type) ?? 'Bar forwards until it comes up.' }}
+            {{ turnText(stop, type) ?? 'Bar forwards until it comes up.' }} {{ travelText(type.pastTdc) }}
             <template v-if="stop.roomBackDeg != null"
               >Room: {{ Math.round(stop.roomBackDeg) }}° back, {{ Math.round(stop.roomForwardDeg ?? 0) }}° on.</template
             >
