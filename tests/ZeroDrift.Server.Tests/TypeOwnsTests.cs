@@ -111,6 +111,13 @@ public sealed class TypeOwnsTests : IDisposable
         Assert.Equal(0.40, Demand(await server.GetAsync($"/api/engines/{engine}/take-along"), "1E").GetProperty("demand").GetProperty("setMm").GetDouble());
         Assert.Equal(0.20, (await server.GetAsync($"/api/engines/{engine}")).GetProperty("points")[0].GetProperty("maxMm").GetDouble());
 
+        // 0.22 is within the type's 0.25, and loose by this engine's own 0.20: in a logbook of that day too.
+        var today = DateTime.UtcNow.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
+        var (_, taken) = await server.PostFileAsync("/api/logbook/import", $"engine,date,hours,cylinder,kind,found,left,unit\nOdd cam,{today},10,1,I,0.22,,mm\n");
+        Assert.Equal(1, taken.GetProperty("newReadings").GetInt32());
+        var imported = (await server.GetAsync($"/api/engines/{engine}")).GetProperty("ledger").EnumerateArray().First().GetProperty("overheadId").GetString();
+        Assert.Equal("loose", (await server.GetAsync($"/api/visits/{imported}")).GetProperty("sheet").GetProperty("points").EnumerateArray().First(p => p.GetProperty("label").GetString() == "1I").GetProperty("found").GetProperty("state").GetString());
+
         var figure = figures[0].GetProperty("id").GetString();
         await PostAsync($"{path}/{figure}/withdraw", new { who = "Tove", why = "the camshaft went back" });
         Assert.Equal(0.25, Demand(await server.GetAsync($"/api/engines/{engine}/take-along"), "1I").GetProperty("demand").GetProperty("maxMm").GetDouble());

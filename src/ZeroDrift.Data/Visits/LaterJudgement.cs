@@ -18,7 +18,8 @@ public static class LaterJudgement
         var type = await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == record.Type.Id);
         var condition = visit.Condition?.Condition;
         if (type?.InForceByCondition(today).FirstOrDefault(r => condition is null || r.Condition == condition) is not { } revision) return null;
-        var demands = ContextBuilder.Demands(revision, type, await data.SettingsAsync());
+        var own = await data.EngineFigures.AsNoTracking().Where(f => f.EngineId == record.Engine.Id && f.WithdrawnAt == null).ToListAsync();
+        var demands = ContextBuilder.Demands(revision, type, await data.SettingsAsync(), own);
         var judged = Visit.From((record with { Demands = [demands] }).ToCore(), visit.Entries);
         List<JudgedPointRecord> points = [.. from point in judged.Points
                                              let verdict = point.Verdict

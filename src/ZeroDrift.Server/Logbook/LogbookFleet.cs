@@ -13,6 +13,7 @@ internal sealed class LogbookFleet
     private Dictionary<string, EngineRow> engines = [];
     private Dictionary<Guid, EngineTypeRow> types = [];
     private ILookup<Guid, VisitRow> visits = Array.Empty<VisitRow>().ToLookup(v => v.EngineId);
+    private ILookup<Guid, EngineFigureRow> figures = Array.Empty<EngineFigureRow>().ToLookup(f => f.EngineId);
     private readonly Dictionary<Guid, IReadOnlyDictionary<Core.Engines.LashKind, Demand>> demands = [];
 
     public FleetRow Fleet { get; private set; } = new();
@@ -26,11 +27,14 @@ internal sealed class LogbookFleet
         var ids = all.Where(e => wanted.Contains(e.NameKey)).Select(e => e.Id).ToList();
         var found = new List<EngineRow>();
         var own = new List<VisitRow>();
+        var odd = new List<EngineFigureRow>();
         foreach (var chunk in ids.Chunk(500))
         {
             found.AddRange(await data.Engines.AsNoTracking().Include(e => e.MeterReadings).Include(e => e.Machine!.Site).AsSplitQuery().Where(e => chunk.Contains(e.Id)).ToListAsync());
             own.AddRange(await data.Visits.AsNoTracking().Include(v => v.Readings).AsSplitQuery().Where(v => chunk.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench).ToListAsync());
+            odd.AddRange(await data.EngineFigures.AsNoTracking().Where(f => chunk.Contains(f.EngineId) && f.WithdrawnAt == null).ToListAsync());
         }
+        figures = odd.ToLookup(f => f.EngineId);
         engines = found.ToDictionary(e => e.NameKey);
         visits = own.ToLookup(v => v.EngineId);
         var typeIds = found.Select(e => e.EngineTypeId).Distinct().ToList();
@@ -49,9 +53,13 @@ internal sealed class LogbookFleet
 
     public SpecRevisionRow? RevisionFor(LogbookRow row) => TypeOf(row.EngineRow!).InForce(row.Date);
 
+    /// <summary>The engine's own figures that held on that day already.</summary>
+    public IReadOnlyList<EngineFigureRow> OwnFor(LogbookRow row) => [.. figures[row.EngineRow!.Id].Where(f => f.Date <= row.Date)];
+
     public Demand.Gap? GapFor(LogbookRow row)
     {
         if (RevisionFor(row) is not { } revision) return null;
+        if (OwnFor(row) is { Count: > 0 } own) return DemandMapping.Demands(OwnFigures.Over(revision, own).Select(l => l.Line), Fleet).GetValueOrDefault(row.Kind) as Demand.Gap;
         if (!demands.TryGetValue(revision.Id, out var known)) demands[revision.Id] = known = DemandMapping.Demands(revision.Lines, Fleet);
         return known.GetValueOrDefault(row.Kind) as Demand.Gap;
     }

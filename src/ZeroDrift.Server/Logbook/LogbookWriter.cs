@@ -45,7 +45,7 @@ internal sealed class LogbookWriter(ZeroDriftContext data, LogbookFleet fleet, D
         Figures(draft, rows);
         draft.By = PersonOf(first.Who ?? Device).Id;
         draft.Sign("From a logbook.");
-        var context = await ContextStore.KeepAsync(data, ContextBuilder.Of(engine, type, fleet.Fleet, people, [revision]), now);
+        var context = await ContextStore.KeepAsync(data, ContextBuilder.Of(engine, type, fleet.Fleet, people, [revision], fleet.OwnFor(first)), now);
         var visit = new VisitRow { Id = draft.VisitId, EngineId = engine.Id, ContextId = context.Id, ImportKey = $"{engine.Id}/{first.Date:yyyy-MM-dd}" };
         var folded = Visit.From(context.Core, draft.Entries);
         if (!engine.MeterReadings.Exists(m => m.Date >= first.Date))

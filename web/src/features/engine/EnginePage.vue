@@ -100,6 +100,8 @@ useKeys(
           <BButton class="btn-plain" @click="meter = true">Read the meter</BButton>
           <BButton class="btn-plain" :to="{ name: 'slip', params: { engineId: id } }">Something is wrong…</BButton>
           <BButton class="btn-plain" @click="changing = true">Change…</BButton>
+          <BButton class="btn-plain" :to="{ name: 'field-sheet', params: { engineId: id } }">Field sheet</BButton>
+          <BButton class="btn-plain" :to="{ name: 'label', params: { engineId: id } }">Label</BButton>
           <BButton class="btn-plain" :href="`/api/logbook/export?engine=${id}`" download="logbook.csv"
             >Logbook file</BButton
           >

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
@@ -126,8 +125,6 @@ const takeBack = useForm({
         <FormEnd>Take it back</FormEnd>
       </form>
     </BModal>
-    <BButton class="btn-plain mt-2 me-2" :to="{ name: 'field-sheet', params: { engineId } }">Field sheet</BButton>
-    <BButton class="btn-plain mt-2" :to="{ name: 'label', params: { engineId } }">Label with its code</BButton>
   </section>
 </template>
 
