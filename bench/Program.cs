@@ -2,7 +2,7 @@ using System.Globalization;
 using BenchmarkDotNet.Running;
 using ZeroDrift.Bench;
 
-// dotnet run -c Release --project bench -- turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N] | tablet [TAPS]
+// dotnet run -c Release --project bench -- turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | shims | scale [YEARS SIZE…] | scale-at DIR | kills [N] | tablet [TAPS]
 switch (args.FirstOrDefault())
 {
     case "turning":
@@ -20,6 +20,9 @@ switch (args.FirstOrDefault())
     case "schedule":
         ScheduleBench.Run();
         break;
+    case "shims":
+        ShimBench.Run();
+        break;
     case "scale":
         await ScaleBench.RunAsync(Number(1, 20), args.Length > 2 ? [.. args.Skip(2).Select(a => int.Parse(a, CultureInfo.InvariantCulture))] : [20, 200, 2000]);
         break;
@@ -33,7 +36,7 @@ switch (args.FirstOrDefault())
         await TabletBench.RunAsync(Number(1, 40));
         break;
     default:
-        Console.WriteLine("turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | scale [YEARS SIZE…] | scale-at DIR | kills [N] | tablet [TAPS]");
+        Console.WriteLine("turning | drift [FILE] | wear [ENGINES] | simulate [SEEDS] | schedule | shims | scale [YEARS SIZE…] | scale-at DIR | kills [N] | tablet [TAPS]");
         break;
 }
 

@@ -1,6 +1,7 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Setting;
+using ZeroDrift.Core.Shims;
 
 namespace ZeroDrift.Contract;
 
@@ -28,6 +29,7 @@ public static class AllCalls
         Call.Of<PushrodLengthRequest, PushrodLength>("pushrod-length", SettingCalls.PushrodLength),
         Call.Of<ShimRequest, ShimChoice>("shim", SettingCalls.Shim),
         Call.Of<ShimMarkRequest, ShimMark>("shim-mark", SettingCalls.Mark),
+        Call.Of<AdjustmentLeftRequest, AdjustmentLeft>("adjustment-left", ShimCalls.Left),
         Call.Of<PreloadRequest, TurnsResponse>("preload", SettingCalls.Preload),
         Call.Of<DriftRequest, DriftResponse>("drift", DriftCalls.Drift),
         Call.Of<ForecastRequest, ForecastResponse>("forecast", DriftCalls.Forecast),

@@ -91,7 +91,7 @@ public sealed class CalculatorContractTests : IClassFixture<ServerWithFile>
     [InlineData("7")]
     public async Task Every_calculator_refuses_what_is_no_request(string request)
     {
-        foreach (var endpoint in (string[])["turning-plan", "position", "lobe-away", "piston-travel", "rim", "reading", "next-blade", "dial", "verdict", "screw", "creep", "mid-lift", "pushrod-length", "shim", "shim-mark", "preload", "drift", "forecast", "hours", "schedule"])
+        foreach (var endpoint in (string[])["turning-plan", "position", "lobe-away", "piston-travel", "rim", "reading", "next-blade", "dial", "verdict", "screw", "creep", "mid-lift", "pushrod-length", "shim", "shim-mark", "shim-allocation", "adjustment-left", "preload", "drift", "forecast", "hours", "schedule"])
         {
             var (status, body) = await server.PostAsync($"/api/calc/{endpoint}", request);
             Assert.True(status == HttpStatusCode.BadRequest, $"{endpoint} answered {status} to '{request}'");

@@ -325,6 +325,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/adjustment-left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calc-adjustment-left"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/preload": {
         parameters: {
             query?: never;
@@ -1600,6 +1616,42 @@ export interface components {
         };
         /** @enum {string} */
         AdjusterWord: "screw" | "eccentric" | "shim" | "hydraulic" | "injectorScrew" | "brakeScrew";
+        /** @description How far a seat has come up since build, and how much adjustment is left. */
+        AdjustmentLeft: {
+            /**
+             * Format: double
+             * @description (built shim − shim)/k + built gap − gap: above 0 where the valve has gone up into its seat.
+             */
+            recessionMm: number;
+            /**
+             * Format: double
+             * @description Shim thickness left to the end; null where nothing moves. Never below 0.
+             */
+            leftMm: null | number;
+            towards: null | components["schemas"]["ShimEnd"];
+            /** @description Hours until then. */
+            hours: components["schemas"]["HoursLeft"];
+        };
+        AdjustmentLeftRequest: {
+            /** Format: double */
+            k?: null | number;
+            /** Format: double */
+            builtShimMm?: null | number;
+            /** Format: double */
+            builtGapMm?: null | number;
+            /** Format: double */
+            shimMm?: null | number;
+            /** Format: double */
+            gapMm?: null | number;
+            /** Format: double */
+            thinnestMm?: null | number;
+            /** Format: double */
+            thickestMm?: null | number;
+            /** Format: double */
+            mmPer1000h?: null | number;
+            /** Format: double */
+            standardErrorMmPer1000h?: null | number;
+        };
         /**
          * @description What to do to a point.
          * @enum {string}
@@ -3341,6 +3393,15 @@ export interface components {
         };
         /** @enum {string} */
         HoursDoubt: "unknownMachine" | "backwards" | "fasterThanClock" | "wrongUnit" | "stillToCome" | "unreadable" | "cutOff";
+        /** @description Hours until the adjustment is used up, with the 10 to 90 % band of the rate; an end is null where its rate does not use it up. */
+        HoursLeft: {
+            /** Format: double */
+            early: null | number;
+            /** Format: double */
+            middle: null | number;
+            /** Format: double */
+            late: null | number;
+        };
         /** @description What becomes of a figure: taken, known (it stands already), waiting. */
         HoursOutcome: {
             outcome: string;
@@ -5185,6 +5246,8 @@ export interface components {
             /** @description The other sizes, best first: those in the window before those outside it, then by distance from the target. */
             alternatives: components["schemas"]["FittedShim"][];
         };
+        /** @enum {string} */
+        ShimEnd: "thinnest" | "thickest";
         /**
          * @description How a shim's thickness is known.
          * @enum {string}
@@ -6642,6 +6705,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShimMark"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "calc-adjustment-left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdjustmentLeftRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdjustmentLeft"];
                 };
             };
             /** @description Bad Request */
