@@ -43,6 +43,8 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<TypeFitRow> TypeFits => Set<TypeFitRow>();
     public DbSet<MarkRow> Marks => Set<MarkRow>();
     public DbSet<ChangeRow> Changes => Set<ChangeRow>();
+    public DbSet<ShimDrawerRow> ShimDrawers => Set<ShimDrawerRow>();
+    public DbSet<ShimMovementRow> ShimMovements => Set<ShimMovementRow>();
 
     /// <summary>Types with their points and revisions, to be read only.</summary>
     public IQueryable<EngineTypeRow> WholeTypes => EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery();

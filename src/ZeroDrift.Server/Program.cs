@@ -23,6 +23,7 @@ using ZeroDrift.Server.Outlooks;
 using ZeroDrift.Server.People;
 using ZeroDrift.Server.Places;
 using ZeroDrift.Server.Plan;
+using ZeroDrift.Server.Shims;
 using ZeroDrift.Server.StandIns;
 using ZeroDrift.Server.Visits;
 
@@ -116,6 +117,7 @@ api.MapCalls();
 api.MapJobs();
 api.MapPlan();
 api.MapPlanSettings();
+api.MapDrawers();
 api.MapVisits();
 api.MapRecordFiles();
 api.MapLogbook();

@@ -136,6 +136,7 @@ public sealed class SchoolsByHandTests : IDisposable
         await OpenAsync(new { firingOrder = "1 5 3 6 2 4", layout = "E I I E E I I E E I I E", method = "perCylinder", pulleyMm = 300, rotation = "anticlockwise seen from the flywheel", pins = "the flywheel pin" });
         screen.See("Seen from the flywheel; bars anticlockwise.");
         Assert.DoesNotContain("Which lap is it on?", screen.Text, StringComparison.Ordinal);
+        screen.Wait(15, "the question for the pins", () => screen.Driver.FindElements(By.CssSelector(".pin input")).Count == 1);
         screen.Driver.FindElement(By.CssSelector(".pin input")).Click();
         screen.See("Which lap is it on?");
         screen.Press("Screen for the mate at the crank");

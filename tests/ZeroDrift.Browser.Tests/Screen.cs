@@ -39,8 +39,8 @@ public sealed class Screen : IDisposable
     /// <summary>Waits until the page no longer says this.</summary>
     public void SeeNo(string text) => Wait(15, $"'{text}' to be gone", () => !Text.Contains(text, StringComparison.Ordinal));
 
-    /// <summary>All text on the page, as shown; by the browser's own reckoning, which is quick enough to ask ten times a second.</summary>
-    public string Text => ((string?)Driver.ExecuteScript("return document.body?.innerText ?? ''") ?? "").Replace('\u00a0', ' ');
+    /// <summary>All text on the page, as shown; by the browser's own reckoning, which is quick enough to ask ten times a second. A row's cells stand a space apart.</summary>
+    public string Text => (string?)Driver.ExecuteScript("return (document.body?.innerText ?? '').replace(/[ \\t\\u00a0]+/g, ' ')") ?? "";
 
     /// <summary>Presses the button, link or tick that says this; one that says exactly this before one that says more.</summary>
     public void Press(string text) => Do($"press '{text}'", () =>

@@ -1274,6 +1274,106 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("SameGaps");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimDrawerRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime?>("ClosedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("NameKey")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("SiteId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("NameKey")
+                        .IsUnique();
+
+                    b.HasIndex("SiteId");
+
+                    b.ToTable("ShimDrawers");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimMovementRow", b =>
+                {
+                    b.Property<long>("Key")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Access")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("ActId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Change")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("Counted")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("DiameterMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<byte[]>("DrawerId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("KnownBy")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("SizeMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Unit")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Who")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Written")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Key");
+
+                    b.HasIndex("ActId");
+
+                    b.HasIndex("DrawerId", "Access", "SizeMm");
+
+                    b.ToTable("ShimMovements");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.SiteRow", b =>
                 {
                     b.Property<byte[]>("Id")
@@ -2059,6 +2159,26 @@ namespace ZeroDrift.Data.Migrations
                     b.HasOne("ZeroDrift.Data.Model.VisitRow", null)
                         .WithMany()
                         .HasForeignKey("VisitKey")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimDrawerRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.SiteRow", "Site")
+                        .WithMany()
+                        .HasForeignKey("SiteId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
+                    b.Navigation("Site");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimMovementRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.ShimDrawerRow", null)
+                        .WithMany()
+                        .HasForeignKey("DrawerId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });

@@ -1490,6 +1490,76 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shim-drawers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list-shim-drawers"];
+        put?: never;
+        post: operations["add-shim-drawer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shim-drawers/{id}/movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The newest first. */
+        get: operations["list-shim-movements"];
+        put?: never;
+        post: operations["move-shims"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shim-drawers/{id}/stock.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a drawer holds, as a table that comes back in as a count. */
+        get: operations["export-shims"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shim-drawers/{id}/count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * A morning's count: of every size in the file there are from now on as many as it says; with all what it does not name is gone.
+         *     Without keep it only says what would change.
+         */
+        post: operations["count-shims"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits": {
         parameters: {
             query?: never;
@@ -2079,6 +2149,25 @@ export interface components {
             /** Format: date-time */
             at: string;
         };
+        CountChange: {
+            access: components["schemas"]["ShimAccess"];
+            /** Format: double */
+            diameterMm: null | number;
+            /** Format: double */
+            sizeMm: number;
+            /** Format: int32 */
+            before: number;
+            /** Format: int32 */
+            counted: number;
+        };
+        /** @description What a count changes, or would. */
+        CountResponse: {
+            /** Format: int32 */
+            lines: number;
+            changes: components["schemas"]["CountChange"][];
+            kept: boolean;
+            drawer: components["schemas"]["DrawerResponse"];
+        };
         /** @description Measured again and signed beside the first. */
         CountersignatureRecord: {
             /** Format: uuid */
@@ -2209,6 +2298,22 @@ export interface components {
             conversion?: null | number;
             /** Format: double */
             standardUncertaintyMm?: null | number;
+        };
+        /** @description A drawer to add: a kit, a place in the stores, an old head, somebody's box. */
+        DrawerRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            name?: null | string;
+            site?: null | string;
+            kind?: null | components["schemas"]["ShimDrawerKind"];
+        };
+        DrawerResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            site: string;
+            kind: components["schemas"]["ShimDrawerKind"];
+            held: components["schemas"]["HeldResponse"][];
         };
         /** @description One figure of a point at a visit, with all that stands behind it. */
         DriftFigure: {
@@ -3360,6 +3465,18 @@ export interface components {
             /** Format: double */
             biasErrorMm?: null | number;
         };
+        HeldResponse: {
+            access: components["schemas"]["ShimAccess"];
+            /** Format: double */
+            diameterMm: null | number;
+            /** Format: double */
+            sizeMm: number;
+            /** Format: int32 */
+            count: number;
+            knownBy: components["schemas"]["ShimKnownBy"];
+            written: string;
+            unit: string;
+        };
         /** @description What the meter will show on a day, or the day for a figure, with the band; and what that rests on. */
         HoursAheadResponse: {
             /** Format: date */
@@ -4083,6 +4200,47 @@ export interface components {
             rows: number;
             /** Format: double */
             hours: number;
+        };
+        /**
+         * @description Something done with shims of a drawer. `size` as stamped, with its unit (mm, thou, in): 2.70, 270, 0.106. `count` of a counted kind is how many were
+         *     found. `toDrawer` only where moved, `toSize` only where lapped, in the same unit. `id` makes sending it again harmless.
+         */
+        MovementRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            kind?: null | components["schemas"]["ShimMovementKind"];
+            access?: null | components["schemas"]["ShimAccess"];
+            /** Format: double */
+            diameterMm?: null | number;
+            size?: null | string;
+            unit?: null | string;
+            /** Format: int32 */
+            count?: null | number;
+            knownBy?: null | components["schemas"]["ShimKnownBy"];
+            /** Format: uuid */
+            toDrawer?: null | string;
+            toSize?: null | string;
+            who?: null | string;
+            why?: null | string;
+        };
+        MovementResponse: {
+            /** Format: uuid */
+            id: string;
+            kind: components["schemas"]["ShimMovementKind"];
+            access: components["schemas"]["ShimAccess"];
+            /** Format: double */
+            diameterMm: null | number;
+            /** Format: double */
+            sizeMm: number;
+            /** Format: int32 */
+            change: number;
+            /** Format: int32 */
+            counted: null | number;
+            knownBy: components["schemas"]["ShimKnownBy"];
+            /** Format: date-time */
+            at: string;
+            who: string;
+            why: null | string;
         };
         /** @description The book has a newer revision than the one judged by. */
         NewerRevisionRecord: {
@@ -5246,6 +5404,11 @@ export interface components {
             /** @description The other sizes, best first: those in the window before those outside it, then by distance from the target. */
             alternatives: components["schemas"]["FittedShim"][];
         };
+        /**
+         * @description What a drawer is.
+         * @enum {string}
+         */
+        ShimDrawerKind: "kit" | "place" | "oldHead" | "person";
         /** @enum {string} */
         ShimEnd: "thinnest" | "thickest";
         /**
@@ -5268,6 +5431,11 @@ export interface components {
             written?: null | string;
             sizesMm?: null | number[];
         };
+        /**
+         * @description What is done with shims of a drawer.
+         * @enum {string}
+         */
+        ShimMovementKind: "in" | "out" | "moved" | "lapped" | "writtenOff" | "counted";
         ShimPinRequest: {
             point?: null | string;
             /** Format: double */
@@ -10407,6 +10575,277 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-shim-drawers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerResponse"][];
+                };
+            };
+        };
+    };
+    "add-shim-drawer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerResponse"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-shim-movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovementResponse"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "move-shims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MovementRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "export-shims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "count-shims": {
+        parameters: {
+            query?: {
+                who?: string;
+                all?: boolean;
+                keep?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CountResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
