@@ -13,6 +13,7 @@ import { isTyping, useKeys } from '../../shared/keys/keys'
 import { usePreferences } from '../../shared/preferences'
 import { measuringTools } from './measuringTools'
 import { readTyped } from './read'
+import { lifterTools } from './lifterTools'
 import { settingTools } from './settingTools'
 import PocketAnswer from './PocketAnswer.vue'
 import type { Answer, Typed } from './tool'
@@ -24,7 +25,7 @@ const route = useRoute()
 const router = useRouter()
 const preferences = usePreferences()
 const figures = useFigures()
-const tools = [...turningTools, ...measuringTools, ...settingTools, ...trendTools]
+const tools = [...turningTools, ...measuringTools, ...settingTools, ...lifterTools, ...trendTools]
 const unknown = computed(() => !!props.tool && !tools.some((t) => t.key === props.tool))
 const chosen = computed(() => tools.find((t) => t.key === props.tool) ?? tools[0]!)
 useTitle(() => `Pocket, ${chosen.value.name.toLowerCase()}`)
