@@ -38,11 +38,11 @@ public static class ShimStock
     /// <param name="data">The file.</param>
     /// <param name="act">What is done.</param>
     /// <param name="sort">With what.</param>
-    /// <param name="as_">Who, when, why, and as it was typed.</param>
+    /// <param name="noted">Who, when, why, and as it was typed.</param>
     /// <param name="knownBy">How the thickness is known; null as it was known in the drawer, or printed.</param>
     /// <exception cref="Core.BadInputException">A figure that cannot be.</exception>
     /// <exception cref="NotThereException">More are taken than there are.</exception>
-    public static async Task KeepAsync(ZeroDriftContext data, ShimAct act, ShimSort sort, ShimMovementRow as_, ShimKnownBy? knownBy)
+    public static async Task KeepAsync(ZeroDriftContext data, ShimAct act, ShimSort sort, ShimMovementRow noted, ShimKnownBy? knownBy)
     {
         var size = ShimLedger.Size(act.SizeMm);
         var known = knownBy ?? await Lines(data, act.Drawer, sort, size).Where(m => m.Change > 0 || m.Counted > 0).OrderByDescending(m => m.Key).Select(m => (ShimKnownBy?)m.KnownBy).FirstOrDefaultAsync() ?? ShimKnownBy.Printed;
@@ -51,7 +51,7 @@ public static class ShimStock
             var lapped = act.Kind == ShimMovementKind.Lapped && line.Change > 0;
             data.ShimMovements.Add(new ShimMovementRow
             {
-                ActId = as_.ActId,
+                ActId = noted.ActId,
                 DrawerId = line.Drawer,
                 Kind = act.Kind,
                 Access = sort.Access,
@@ -60,11 +60,11 @@ public static class ShimStock
                 Change = line.Change,
                 Counted = act.Kind == ShimMovementKind.Counted ? act.Count : null,
                 KnownBy = lapped ? ShimKnownBy.Lapped : known,
-                Written = lapped ? line.SizeMm.ToString("0.00##", System.Globalization.CultureInfo.InvariantCulture) : as_.Written,
-                Unit = lapped ? "mm" : as_.Unit,
-                At = as_.At,
-                Who = as_.Who,
-                Why = as_.Why,
+                Written = lapped ? line.SizeMm.ToString("0.00##", System.Globalization.CultureInfo.InvariantCulture) : noted.Written,
+                Unit = lapped ? "mm" : noted.Unit,
+                At = noted.At,
+                Who = noted.Who,
+                Why = noted.Why,
             });
         }
         await data.SaveChangesAsync();

@@ -6,6 +6,7 @@ namespace ZeroDrift.Planning.Shims;
 internal sealed class ShimWays
 {
     private readonly ShimRequest request;
+    private readonly List<double> sizes = [];
     private readonly int[] own;
     private readonly bool[] fixedToOwn;
     private readonly int[] pinned;
@@ -13,16 +14,16 @@ internal sealed class ShimWays
     public ShimWays(ShimRequest request)
     {
         this.request = request;
-        List<double> sizes = [];
         foreach (var mm in request.Points.Select(p => p.FittedMm).Concat(request.Stock.Select(s => s.SizeMm)).Concat(request.BuyMm).Order())
-            if (sizes.Count == 0 || mm > sizes[^1] + ShimCheck.SameMm) sizes.Add(mm);
-        Sizes = sizes;
+            if (sizes.Count == 0 || mm - sizes[^1] > ShimCheck.SameMm) sizes.Add(mm);
         Loose = new int[sizes.Count];
         CanBuy = new bool[sizes.Count];
         foreach (var loose in request.Stock) Loose[SizeOf(loose.SizeMm)] += loose.Count;
         foreach (var mm in request.BuyMm) CanBuy[SizeOf(mm)] = true;
         own = [.. request.Points.Select(p => SizeOf(p.FittedMm))];
-        pinned = [.. request.Points.Select(p => request.Pins.FirstOrDefault(pin => pin.Point == p.Id) is { } pin ? PinnedSize(pin) : -1)];
+        pinned = [.. Enumerable.Repeat(-1, request.Points.Count)];
+        var ids = request.Points.Select(p => p.Id).ToList();
+        for (var i = 0; i < request.Pins.Count; i++) pinned[ids.IndexOf(request.Pins[i].Point)] = PinnedSize(i);
         fixedToOwn = [.. request.Points.Select((p, i) => request.Policy == ShimPolicy.LeaveGoodAlone && pinned[i] < 0 && p.Holds(p.FittedMm))];
         AtHand = [.. Loose];
         // Every fitted shim is there once; that of a point which stays is taken by the point itself.
@@ -32,7 +33,7 @@ internal sealed class ShimWays
     public IReadOnlyList<ShimPoint> Points => request.Points;
 
     /// <summary>Every thickness there is, thinnest first, mm.</summary>
-    public IReadOnlyList<double> Sizes { get; }
+    public IReadOnlyList<double> Sizes => sizes;
 
     /// <summary>In the drawers.</summary>
     public int[] Loose { get; }
@@ -55,18 +56,17 @@ internal sealed class ShimWays
 
     public ShimPolicy Policy => request.Policy;
 
+    /// <summary>Which size this thickness is; -1 where there is none.</summary>
     private int SizeOf(double mm)
     {
-        var list = (List<double>)Sizes;
-        var at = list.BinarySearch(mm);
+        var at = sizes.BinarySearch(mm);
         if (at >= 0) return at;
-        at = ~at;
-        return at > 0 && mm - list[at - 1] <= ShimCheck.SameMm ? at - 1 : at;
+        var next = ~at;
+        if (next > 0 && mm - sizes[next - 1] <= ShimCheck.SameMm) return next - 1;
+        return next < sizes.Count && sizes[next] - mm <= ShimCheck.SameMm ? next : -1;
     }
 
-    private int PinnedSize(ShimPin pin)
-    {
-        var size = Sizes.Select((mm, i) => (mm, i)).Where(s => Math.Abs(s.mm - pin.ShimMm) <= ShimCheck.SameMm).Select(s => s.i).DefaultIfEmpty(-1).First();
-        return size >= 0 ? size : throw new BadInputException($"pins[{request.Pins.ToList().IndexOf(pin)}].shimMm", $"There is no shim of {ShimCheck.Text(pin.ShimMm)} mm: not fitted, not in the drawer, and not among what can be bought.");
-    }
+    private int PinnedSize(int pin) => SizeOf(request.Pins[pin].ShimMm) is >= 0 and var size
+        ? size
+        : throw new BadInputException($"pins[{pin}].shimMm", $"There is no shim of {ShimCheck.Text(request.Pins[pin].ShimMm)} mm: not fitted, not in the drawer, and not among what can be bought.");
 }

@@ -1,12 +1,12 @@
 using System.Globalization;
 using CsvHelper;
-using CsvHelper.Configuration;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Visits;
+using ZeroDrift.Server.Sheets;
 
 namespace ZeroDrift.Server.Logbook;
 
@@ -18,10 +18,7 @@ internal static class LogbookExport
 
     public static async Task WriteAsync(ZeroDriftContext data, Guid? engine, TextWriter text)
     {
-        var configuration = new CsvConfiguration(CultureInfo.InvariantCulture) { InjectionOptions = InjectionOptions.Escape, InjectionCharacters = ['=', '@', '+', '-', '\t', '\r'] };
-        await using var csv = new CsvWriter(text, configuration);
-        foreach (var name in Columns) csv.WriteField(name);
-        await csv.NextRecordAsync();
+        await using var csv = await SheetWriter.BeginAsync(text, Columns);
         var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
         var visits = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Signed && (engine == null || v.EngineId == engine)).OrderBy(v => v.Engine!.Name).ThenBy(v => v.Date).ThenBy(v => v.Key).Select(v => new { v.Id, v.Engine!.Name }).ToListAsync();
         foreach (var listed in visits)

@@ -14,7 +14,7 @@ internal sealed class LogbookFleet
     private Dictionary<Guid, EngineTypeRow> types = [];
     private ILookup<Guid, VisitRow> visits = Array.Empty<VisitRow>().ToLookup(v => v.EngineId);
     private ILookup<Guid, EngineFigureRow> figures = Array.Empty<EngineFigureRow>().ToLookup(f => f.EngineId);
-    private readonly Dictionary<Guid, IReadOnlyDictionary<Core.Engines.LashKind, Demand>> demands = [];
+    private readonly Dictionary<(Guid Revision, Guid? Engine, int Own), IReadOnlyDictionary<Core.Engines.LashKind, Demand>> demands = [];
 
     public FleetRow Fleet { get; private set; } = new();
 
@@ -59,8 +59,10 @@ internal sealed class LogbookFleet
     public Demand.Gap? GapFor(LogbookRow row)
     {
         if (RevisionFor(row) is not { } revision) return null;
-        if (OwnFor(row) is { Count: > 0 } own) return DemandMapping.Demands(OwnFigures.Over(revision, own).Select(l => l.Line), Fleet).GetValueOrDefault(row.Kind) as Demand.Gap;
-        if (!demands.TryGetValue(revision.Id, out var known)) demands[revision.Id] = known = DemandMapping.Demands(revision.Lines, Fleet);
+        var own = OwnFor(row);
+        // Worked out once a revision, and once more for each set of figures that an engine has carried: those of a later day only add to it.
+        var key = (revision.Id, own.Count == 0 ? (Guid?)null : row.EngineRow!.Id, own.Count);
+        if (!demands.TryGetValue(key, out var known)) demands[key] = known = DemandMapping.Demands(OwnFigures.Over(revision, own).Select(l => l.Line), Fleet);
         return known.GetValueOrDefault(row.Kind) as Demand.Gap;
     }
 

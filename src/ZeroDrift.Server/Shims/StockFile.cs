@@ -1,6 +1,4 @@
 using System.Globalization;
-using CsvHelper;
-using CsvHelper.Configuration;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
@@ -24,10 +22,7 @@ internal static class StockFile
     /// <summary>Writes one.</summary>
     public static async Task WriteAsync(DrawerResponse drawer, TextWriter text)
     {
-        var configuration = new CsvConfiguration(CultureInfo.InvariantCulture) { InjectionOptions = InjectionOptions.Escape, InjectionCharacters = ['=', '@', '+', '-', '\t', '\r'] };
-        await using var csv = new CsvWriter(text, configuration);
-        foreach (var column in Columns) csv.WriteField(column.Name);
-        await csv.NextRecordAsync();
+        await using var csv = await SheetWriter.BeginAsync(text, Columns.Select(c => c.Name));
         foreach (var held in drawer.Held)
         {
             csv.WriteField(Word(held.Access));
