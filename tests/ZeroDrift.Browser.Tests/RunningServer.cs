@@ -59,11 +59,11 @@ public sealed class RunningServer : IDisposable
         return files;
     }
 
-    /// <summary>The demo's plan is made after its start; the last of it is that somebody is ill.</summary>
+    /// <summary>The demo's plan is made after its start; the last of it is that somebody is ill (a leave stands from the beginning).</summary>
     private static void Planned(BuiltServer demo)
     {
         using var client = demo.Client;
-        for (var tries = 0; client.GetFromJsonAsync<JsonElement>("/api/plan").GetAwaiter().GetResult().GetProperty("away").GetArrayLength() == 0; tries++)
+        for (var tries = 0; client.GetFromJsonAsync<JsonElement>("/api/plan").GetAwaiter().GetResult().GetProperty("away").EnumerateArray().All(a => a.GetProperty("why").GetString() != "ill"); tries++)
         {
             if (tries > 300) throw new InvalidOperationException($"The demo made no plan within a minute: {demo.Said}");
             Thread.Sleep(200);
