@@ -45,6 +45,9 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<ChangeRow> Changes => Set<ChangeRow>();
     public DbSet<ShimDrawerRow> ShimDrawers => Set<ShimDrawerRow>();
     public DbSet<ShimMovementRow> ShimMovements => Set<ShimMovementRow>();
+    public DbSet<ShimJobRow> ShimJobs => Set<ShimJobRow>();
+    public DbSet<ShimPlaceRow> ShimPlaces => Set<ShimPlaceRow>();
+    public DbSet<ShimJobEventRow> ShimJobEvents => Set<ShimJobEventRow>();
 
     /// <summary>Types with their points and revisions, to be read only.</summary>
     public IQueryable<EngineTypeRow> WholeTypes => EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery();

@@ -67,7 +67,13 @@ public sealed record MarkRecord(string Name, double CrankDeg, bool Trap);
 
 public sealed record AwaitingRecord(Guid VisitId, IReadOnlyList<AwaitingPointRecord> Points);
 
-public sealed record AwaitingPointRecord(string Point, FigureRecord Found);
+public sealed record AwaitingPointRecord(string Point, FigureRecord Found)
+{
+    /// <summary>The shim decided for it since; null where none was.</summary>
+    public PlannedShimRecord? Shim { get; init; }
+}
+
+public sealed record PlannedShimRecord(double OldMm, double NewMm, Core.Shims.ShimOrigin Origin, string? FromPoint);
 
 public sealed record ContextTypeRecord
 {

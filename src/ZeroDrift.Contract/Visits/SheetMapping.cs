@@ -180,6 +180,8 @@ public static class SheetMapping
         try
         {
             var reading = work.Point.Adjuster is Adjuster.Shim ? work.GapWithShim?.ValueOrNothing() ?? view.Found?.Value : (view.Left ?? view.Found)?.Value;
+            // Decided at the bench for the whole engine; a figure found anew speaks for itself.
+            if (work is { Planned: { } planned, Fitted: null, Found: null }) return new Advice(AdviceAction.FitShim, null, Decided(planned), null, planned.Sentence);
             return Advice.For(work.Point.Adjuster, asked, reading, work.ShimNowMm, creep, visit.Tray?.Unit ?? LengthUnit.Millimetre, toFigure);
         }
         catch (BadInputException bad)
@@ -188,6 +190,8 @@ public static class SheetMapping
             return new Advice(AdviceAction.MeasureOn, null, null, null, bad.Message);
         }
     }
+
+    private static ShimRange Decided(Core.Shims.PlannedShim planned) => new(planned.NewMm, planned.NewMm, planned.NewMm, planned.NewMm, planned.NewMm, planned.NewMm, []);
 
     private static SheetShimRecord? ShimOf(PointWork work) => work.Point.Adjuster is not Adjuster.Shim shim ? null : new SheetShimRecord
     {
@@ -198,6 +202,7 @@ public static class SheetMapping
         Mark = work.ShimMark?.Thickness,
         NowMm = work.ShimNowMm,
         Fitted = work.Fitted is not null,
+        Planned = work.Planned is { } planned ? new PlannedShimRecord(planned.OldMm, planned.NewMm, planned.Origin, planned.FromPoint) : null,
         IsTrial = work is { Fitted: not null, Left: null } && work.Found?.ValueOrNothing() is { EstimateMm: null, LowerMm: null } && !work.KeptAt(ReadingStage.BeforeLock).Any(),
     };
 

@@ -180,6 +180,9 @@ public sealed record SheetShimRecord
     /// <summary>Another shim was fitted here.</summary>
     public bool Fitted { get; init; }
 
+    /// <summary>What was decided for it between the visit that measured it and this one.</summary>
+    public PlannedShimRecord? Planned { get; init; }
+
     /// <summary>The one fitted is there to give a gap to measure; the right one is worked out from it.</summary>
     public bool IsTrial { get; init; }
 }

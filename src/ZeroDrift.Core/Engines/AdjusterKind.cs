@@ -54,6 +54,15 @@ public static class AdjusterKinds
     public static bool NeedsPitch(this AdjusterKind kind) => kind is AdjusterKind.ScrewAtValve or AdjusterKind.ScrewAtPushrod
         or AdjusterKind.BridgeScrew or AdjusterKind.FollowerScrew;
 
+    /// <summary>How its shim is reached; null where it has none.</summary>
+    public static ShimAccess? ShimAccess(this AdjusterKind kind) => kind switch
+    {
+        AdjusterKind.ShimOnTop => Engines.ShimAccess.OnTop,
+        AdjusterKind.ShimUnderBucket => Engines.ShimAccess.UnderBucket,
+        AdjusterKind.Puck => Engines.ShimAccess.Puck,
+        _ => null,
+    };
+
     /// <summary>The adjuster of a kind. An engine brake on shim heads still has a screw: one millimetre where the type gives no pitch.</summary>
     public static Adjuster With(this AdjusterKind kind, AdjusterFigures figures)
     {
@@ -65,9 +74,9 @@ public static class AdjusterKinds
             AdjusterKind.ScrewAtPushrod => new Adjuster.Screw(ScrewPlace.Pushrod, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
             AdjusterKind.FollowerScrew => new Adjuster.Screw(ScrewPlace.Follower, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
             AdjusterKind.EccentricShaft => new Adjuster.Eccentric(),
-            AdjusterKind.ShimOnTop => new Adjuster.Shim(ShimAccess.OnTop, sizes, figures.ShimPerClearance),
-            AdjusterKind.ShimUnderBucket => new Adjuster.Shim(ShimAccess.UnderBucket, sizes, figures.ShimPerClearance),
-            AdjusterKind.Puck => new Adjuster.Shim(ShimAccess.Puck, sizes, figures.ShimPerClearance),
+            AdjusterKind.ShimOnTop => new Adjuster.Shim(Engines.ShimAccess.OnTop, sizes, figures.ShimPerClearance),
+            AdjusterKind.ShimUnderBucket => new Adjuster.Shim(Engines.ShimAccess.UnderBucket, sizes, figures.ShimPerClearance),
+            AdjusterKind.Puck => new Adjuster.Shim(Engines.ShimAccess.Puck, sizes, figures.ShimPerClearance),
             AdjusterKind.HydraulicPreload => new Adjuster.Hydraulic(figures.TravelTurns, figures.SelfLocking),
             AdjusterKind.InjectorScrew => new Adjuster.InjectorScrew(figures.PitchMm),
             AdjusterKind.BrakeScrew => new Adjuster.BrakeScrew(pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),

@@ -15,6 +15,12 @@ public sealed record Reading(Clearance? LowerMm, Clearance? UpperMm, Clearance? 
     /// <summary>Nothing measured yet.</summary>
     public static Reading Nothing { get; } = new(null, null, null, null);
 
+    /// <summary>The figure, or the middle of its bounds; null where only one side is known.</summary>
+    public Clearance? MiddleMm => EstimateMm ?? (this is { LowerMm: { } low, UpperMm: { } high } ? Clearance.Near((low + high) / 2) : null);
+
+    /// <summary>Known only between two blades; a blade that drags between its neighbours is a figure.</summary>
+    public bool IsBracket => this is { LowerMm: { } low, UpperMm: { } high } && high - low > 1e-9 && (EstimateMm is not { } mm || Math.Abs((low + high) / 2 - mm) < 1e-9);
+
     /// <summary>Repeatability of feel where a person's own is not known, mm (common practice, no source).</summary>
     public const double DefaultFeelSdMm = 0.005;
 

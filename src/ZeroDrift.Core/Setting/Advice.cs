@@ -108,21 +108,16 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
     private static VerdictState? Standing(Reading reading, Window window)
     {
         if (Verdict.ByBounds(reading, window) is { } bounded) return bounded;
-        if (Middle(reading) is not { } mm) return null;
+        if (reading.MiddleMm is not { } mm) return null;
         if (mm < window.MinMm - 1e-9) return VerdictState.Tight;
         if (mm > window.MaxMm + 1e-9) return VerdictState.Loose;
-        return IsBracket(reading) ? null : VerdictState.InWindow;
+        return reading.IsBracket ? null : VerdictState.InWindow;
     }
-
-    private static Clearance? Middle(Reading reading) => reading.EstimateMm ?? (reading is { LowerMm: { } low, UpperMm: { } high } ? Clearance.Near((low + high) / 2) : null);
-
-    /// <summary>Known only between two blades; a blade that drags between its neighbours is a figure.</summary>
-    private static bool IsBracket(Reading reading) => reading is { LowerMm: { } low, UpperMm: { } high } && high - low > 1e-9 && (reading.EstimateMm is not { } mm || Math.Abs((low + high) / 2 - mm) < 1e-9);
 
     private static Advice Turned(Reading reading, Demand.Gap gap, double pitchMm, double clearancePerTravel, bool clockwiseCloses, LocknutCreep? creep, LengthUnit unit)
     {
         var aim = creep?.AimBeforeLock(gap.AimMm) ?? gap.AimMm;
-        if (Middle(reading) is not { } now) return ByBlade(gap, unit, "No figure to turn from: slacken the locknut and set with the blade of {0}, lock, measure again.");
+        if (reading.MiddleMm is not { } now) return ByBlade(gap, unit, "No figure to turn from: slacken the locknut and set with the blade of {0}, lock, measure again.");
         var turn = ScrewTurn.Between(now, aim, pitchMm, clearancePerTravel, clockwiseCloses);
         if (turn.Direction is not { } direction) return new Advice(AdviceAction.Leave, turn, null, null, "It stands on the figure.");
         var verb = aim > now ? "Open it" : "Close it";
@@ -143,7 +138,7 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
     private static Advice Shimmed(Adjuster.Shim shim, Demand.Gap gap, Reading? reading, double? fittedMm, bool toFigure)
     {
         if (reading is null or { EstimateMm: null, LowerMm: null, UpperMm: null }) return new Advice(AdviceAction.MeasureOn, null, null, null, "Measure it first.");
-        if (!IsBracket(reading) && Middle(reading) is null)
+        if (!reading.IsBracket && reading.MiddleMm is null)
         {
             if (reading.UpperMm is { } upper && upper <= gap.Window.MinMm + 1e-9)
                 return new Advice(AdviceAction.FitThinnerFirst, null, null, null, "Closed up: fit a thinner shim first, so that there is a gap to measure, then work it out.");
@@ -165,8 +160,8 @@ public sealed record Advice(AdviceAction Action, ScrewTurn? Turn, ShimRange? Shi
     private static ShimRange ShimsFor(Adjuster.Shim shim, Demand.Gap gap, Reading reading, double fitted)
     {
         var k = shim.ShimPerClearance;
-        var middle = Middle(reading)!.Value;
-        var (low, high) = IsBracket(reading) ? (reading.LowerMm!.Value, reading.UpperMm!.Value) : (middle, middle);
+        var middle = reading.MiddleMm!.Value;
+        var (low, high) = reading.IsBracket ? (reading.LowerMm!.Value, reading.UpperMm!.Value) : (middle, middle);
         var (mayFrom, mayTo) = (fitted + k * (low - gap.Window.MaxMm), fitted + k * (high - gap.Window.MinMm));
         var (surelyFrom, surelyTo) = (fitted + k * (high - gap.Window.MaxMm), fitted + k * (low - gap.Window.MinMm));
         var certain = surelyFrom <= surelyTo + 1e-9;

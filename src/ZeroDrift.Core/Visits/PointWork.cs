@@ -32,10 +32,10 @@ public sealed class PointWork
     /// <summary>What is printed on the shim there now, where it was read beside its measurement.</summary>
     public ShimRead? ShimMark => ShimNow is { } now ? shims.FindLast(s => s.How == ShimKnownBy.Printed && s.Stage == now.Stage) : null;
 
-    /// <summary>Its thickness, mm: what was read of it, else what was said to be fitted.</summary>
+    /// <summary>Its thickness, mm: what was read of it, else what was said to be fitted, else what the visit before this one knew.</summary>
     public double? ShimNowMm => ShimNow is { } now ? Length.Parse(now.Thickness, now.Unit).Millimetres
         : Fitted is { New: { } fitted } said ? Length.Parse(fitted, said.Unit is { } unit ? Length.ParseUnit(unit) : ShimFound?.Unit ?? LengthUnit.Millimetre, "new").Millimetres
-        : null;
+        : Planned?.OldMm;
 
     /// <summary>The last shim said to be fitted.</summary>
     public OutcomeSaid? Fitted { get; private set; }
@@ -50,6 +50,9 @@ public sealed class PointWork
 
     /// <summary>Another visit found it, and this one finishes it.</summary>
     public FigureView? FoundBefore { get; internal set; }
+
+    /// <summary>What was decided for it between that visit and this.</summary>
+    public Shims.PlannedShim? Planned { get; internal set; }
 
     private readonly List<ReadingWork> readings = [];
     private int fittedAt;

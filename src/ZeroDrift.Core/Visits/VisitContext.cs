@@ -90,7 +90,10 @@ public sealed record ExpectedFigure(double ClearanceMm, double StandardUncertain
 public sealed record ContextMeter(DateOnly Date, EngineHours ShownHours, double OffsetHours);
 
 /// <summary>A point an earlier visit left waiting, with what it was found as.</summary>
-public sealed record AwaitingPoint(string Point, FigureView Found);
+/// <param name="Point">Its label.</param>
+/// <param name="Found">As it was found.</param>
+/// <param name="Shim">The shim that was decided for it meanwhile; null where none was.</param>
+public sealed record AwaitingPoint(string Point, FigureView Found, Shims.PlannedShim? Shim = null);
 
 /// <summary>
 /// All that a fold rests on, fixed when the visit is opened: the same entries with the same context give the same visit on a server and on a

@@ -117,7 +117,7 @@ internal sealed class VisitFold
         Work(e.Order, e.Setting, e.Judging, e.Manner, e.Measuring);
         if (e.Continues is null || e.Continues != Context.AwaitingVisit) return;
         foreach (var waiting in Context.Awaiting)
-            if (PointOf(waiting.Point) is { } point) point.FoundBefore = waiting.Found;
+            if (PointOf(waiting.Point) is { } point) (point.FoundBefore, point.Planned) = (waiting.Found, waiting.Shim);
     }
 
     private void Choose(Chose e)

@@ -23,3 +23,32 @@ internal sealed class ShimMovementConfiguration : IEntityTypeConfiguration<ShimM
         builder.HasOne<ShimDrawerRow>().WithMany().HasForeignKey(m => m.DrawerId).OnDelete(DeleteBehavior.Restrict);
     }
 }
+
+internal sealed class ShimJobConfiguration : IEntityTypeConfiguration<ShimJobRow>
+{
+    public void Configure(EntityTypeBuilder<ShimJobRow> builder)
+    {
+        builder.HasOne<SiteRow>().WithMany().HasForeignKey(j => j.SiteId).OnDelete(DeleteBehavior.Restrict);
+        builder.HasOne<ShimDrawerRow>().WithMany().HasForeignKey(j => j.DrawerId).OnDelete(DeleteBehavior.Restrict);
+        builder.HasMany(j => j.Places).WithOne().HasForeignKey(p => p.JobId).OnDelete(DeleteBehavior.Cascade);
+        builder.HasMany(j => j.Events).WithOne().HasForeignKey(e => e.JobId).OnDelete(DeleteBehavior.Cascade);
+    }
+}
+
+internal sealed class ShimPlaceConfiguration : IEntityTypeConfiguration<ShimPlaceRow>
+{
+    public void Configure(EntityTypeBuilder<ShimPlaceRow> builder)
+    {
+        builder.HasKey(p => new { p.JobId, p.VisitId, p.Point });
+        builder.HasIndex(p => p.VisitId);
+    }
+}
+
+internal sealed class ShimJobEventConfiguration : IEntityTypeConfiguration<ShimJobEventRow>
+{
+    public void Configure(EntityTypeBuilder<ShimJobEventRow> builder)
+    {
+        builder.HasKey(e => e.Key);
+        builder.HasIndex(e => e.ActId).IsUnique();
+    }
+}

@@ -460,6 +460,9 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<string>("Setting")
                         .HasColumnType("TEXT");
 
+                    b.Property<double?>("ShimDiameterMm")
+                        .HasColumnType("REAL");
+
                     b.Property<double>("ShimPerClearance")
                         .HasColumnType("REAL");
 
@@ -1309,6 +1312,83 @@ namespace ZeroDrift.Data.Migrations
                     b.ToTable("ShimDrawers");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimJobEventRow", b =>
+                {
+                    b.Property<long>("Key")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("ActId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("JobId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("VisitId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Who")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Key");
+
+                    b.HasIndex("ActId")
+                        .IsUnique();
+
+                    b.HasIndex("JobId");
+
+                    b.ToTable("ShimJobEvents");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimJobRow", b =>
+                {
+                    b.Property<byte[]>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("DrawerId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateOnly?>("ExpectedOn")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("MadeAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Policy")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("SiteId")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Who")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("DrawerId");
+
+                    b.HasIndex("SiteId");
+
+                    b.ToTable("ShimJobs");
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.ShimMovementRow", b =>
                 {
                     b.Property<long>("Key")
@@ -1372,6 +1452,61 @@ namespace ZeroDrift.Data.Migrations
                     b.HasIndex("DrawerId", "Access", "SizeMm");
 
                     b.ToTable("ShimMovements");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimPlaceRow", b =>
+                {
+                    b.Property<byte[]>("JobId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("VisitId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Point")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("ActId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<byte[]>("DrawerId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<double>("FoundMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("FromPoint")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("FromVisitId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<double>("NewMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<bool>("OldIsOver")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("OldMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<int>("Order")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Origin")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("OverActId")
+                        .HasColumnType("BLOB");
+
+                    b.Property<double>("PredictedMm")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("JobId", "VisitId", "Point");
+
+                    b.HasIndex("VisitId");
+
+                    b.ToTable("ShimPlaces");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.SiteRow", b =>
@@ -2174,12 +2309,44 @@ namespace ZeroDrift.Data.Migrations
                     b.Navigation("Site");
                 });
 
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimJobEventRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.ShimJobRow", null)
+                        .WithMany("Events")
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimJobRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.ShimDrawerRow", null)
+                        .WithMany()
+                        .HasForeignKey("DrawerId")
+                        .OnDelete(DeleteBehavior.Restrict);
+
+                    b.HasOne("ZeroDrift.Data.Model.SiteRow", null)
+                        .WithMany()
+                        .HasForeignKey("SiteId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("ZeroDrift.Data.Model.ShimMovementRow", b =>
                 {
                     b.HasOne("ZeroDrift.Data.Model.ShimDrawerRow", null)
                         .WithMany()
                         .HasForeignKey("DrawerId")
                         .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimPlaceRow", b =>
+                {
+                    b.HasOne("ZeroDrift.Data.Model.ShimJobRow", null)
+                        .WithMany("Places")
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });
 
@@ -2281,6 +2448,13 @@ namespace ZeroDrift.Data.Migrations
                     b.Navigation("Points");
 
                     b.Navigation("Revisions");
+                });
+
+            modelBuilder.Entity("ZeroDrift.Data.Model.ShimJobRow", b =>
+                {
+                    b.Navigation("Events");
+
+                    b.Navigation("Places");
                 });
 
             modelBuilder.Entity("ZeroDrift.Data.Model.VisitRow", b =>

@@ -37,6 +37,9 @@ public sealed class EngineTypeRow : INamed
     public bool ClockwiseCloses { get; set; } = true;
     public List<double>? ShimSizesMm { get; set; }
     public double ShimPerClearance { get; set; } = 1;
+
+    /// <summary>Across, mm: shims of another diameter do not fit; null where the book gives none.</summary>
+    public double? ShimDiameterMm { get; set; }
     public double? TravelTurns { get; set; }
     public bool SelfLocking { get; set; }
 

@@ -117,7 +117,12 @@ public static class ContextBuilder
         if (last is null || last.StartsClock || last.Job is not (JobKind.Overhead or JobKind.Build)) return null;
         var visit = (await VisitReader.LoadAsync(data, last.Id))!.Visit;
         var waiting = visit.Points.Where(p => p.Outcome == PointOutcome.Awaiting && p is { Found: not null, Left: null }).ToList();
-        return waiting.Count == 0 ? null : new AwaitingRecord(last.Id, [.. waiting.Select(p => new AwaitingPointRecord(p.Point, FigureRecord.Of(p.Found)!))]);
+        if (waiting.Count == 0) return null;
+        var decided = await data.ShimPlaces.AsNoTracking().Where(p => p.VisitId == last.Id && !data.ShimJobEvents.Any(e => e.JobId == p.JobId && e.Kind == ShimJobEventKind.Dropped)).ToDictionaryAsync(p => p.Point);
+        return new AwaitingRecord(last.Id, [.. waiting.Select(p => new AwaitingPointRecord(p.Point, FigureRecord.Of(p.Found)!)
+        {
+            Shim = decided.TryGetValue(p.Point, out var shim) ? new PlannedShimRecord(shim.OldMm, shim.NewMm, shim.Origin, shim.FromPoint) : null,
+        })]);
     }
 
     private static async Task<IReadOnlyList<MarkRecord>> MarksAsync(ZeroDriftContext data, Guid engineId) =>

@@ -32,6 +32,7 @@ internal static class BookResponses
             ClockwiseCloses = row.ClockwiseCloses,
             ShimSizesMm = row.ShimSizesMm,
             ShimPerClearance = row.ShimPerClearance,
+            ShimDiameterMm = row.ShimDiameterMm,
             TravelTurns = row.TravelTurns,
             SelfLocking = row.SelfLocking,
             ColdMaxC = row.ColdMaxC,

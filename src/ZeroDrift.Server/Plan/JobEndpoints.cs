@@ -10,6 +10,7 @@ using ZeroDrift.Data.Storage;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
+using ZeroDrift.Server.Shims.Jobs;
 
 namespace ZeroDrift.Server.Plan;
 
@@ -84,7 +85,7 @@ internal static class JobEndpoints
             {
                 // Measured, thought about and bought for, then opened again: two visits.
                 var measure = Job("Measure for shims");
-                var fit = Job("Fit shims");
+                var fit = Job(FitJobs.Title);
                 (fit.AfterJobId, fit.AfterDays, fit.DueDate) = (measure.Id, ShimDays, due.AddDays(ShimDays));
                 data.Jobs.AddRange(measure, fit);
                 continue;

@@ -664,6 +664,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shim-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["shim-bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/take-along": {
         parameters: {
             query?: never;
@@ -1560,6 +1576,89 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shim-jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The newest first; of one engine, or only those under way. */
+        get: operations["list-shim-jobs"];
+        put?: never;
+        /** What was seen at the bench stands from now on; what comes out of a drawer is laid out at once. */
+        post: operations["decide-shim-job"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shim-jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get-shim-job"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shim-jobs/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add-shim-job-event"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shim-jobs/{id}/order.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export-shim-order"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shim-jobs/{id}/order.eml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A draft that any mail program opens and sends. */
+        get: operations["mail-shim-order"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits": {
         parameters: {
             query?: never;
@@ -1836,6 +1935,7 @@ export interface components {
         AwaitingPointRecord: {
             point: string;
             found: components["schemas"]["FigureRecord"];
+            shim?: null | components["schemas"]["PlannedShimRecord"];
         };
         AwaitingRecord: {
             /** Format: uuid */
@@ -1881,6 +1981,148 @@ export interface components {
         };
         /** @enum {string} */
         Because: "touch" | "bounds" | "probability";
+        BenchBuy: {
+            /** Format: double */
+            sizeMm: number;
+            /** Format: int32 */
+            count: number;
+            for: string[];
+        };
+        /** @description One engine on the bench. */
+        BenchEngineResponse: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            site: string;
+            typeName: string;
+            state: components["schemas"]["VisitState"];
+            /** Format: date */
+            date: string;
+            measuredBy?: null | string;
+            condition?: null | components["schemas"]["SpecCondition"];
+            /** Format: double */
+            temperatureC?: null | number;
+            /** @description mm or thou, as its book speaks. */
+            unit: string;
+            sizesMm: number[];
+            /** Format: double */
+            diameterMm?: null | number;
+            /** @description What may happen if it runs before its shims are in; null where nothing is tight. */
+            meanwhile?: null | string;
+        };
+        BenchOther: {
+            /** Format: uuid */
+            visitId: string;
+            engine: string;
+            /** Format: date */
+            date: string;
+        };
+        /** @description One point on the bench. */
+        BenchPointResponse: {
+            id: string;
+            /** Format: uuid */
+            visitId: string;
+            label: string;
+            kind: components["schemas"]["LashKind"];
+            standing: components["schemas"]["BenchStanding"];
+            /** Format: double */
+            minMm?: null | number;
+            /** Format: double */
+            maxMm?: null | number;
+            /**
+             * Format: double
+             * @description The figure aimed at: the book's, or a little looser where recession is worked against.
+             */
+            targetMm?: null | number;
+            /**
+             * Format: double
+             * @description The gap found: a figure twice, or the ends of what it lies between; one of them null where only one is known.
+             */
+            gapFromMm?: null | number;
+            /** Format: double */
+            gapToMm?: null | number;
+            /** Format: double */
+            fittedMm?: null | number;
+            knownBy?: null | components["schemas"]["ShimKnownBy"];
+            /** @description What is printed on it, where that was read beside its measurement. */
+            mark?: null | string;
+            /**
+             * Format: date
+             * @description The day its thickness was read, where that was at an earlier visit.
+             */
+            knownSince?: null | string;
+            /** Format: double */
+            shimMm?: null | number;
+            from?: null | components["schemas"]["ShimSource"];
+            fromPoint?: null | string;
+            /** Format: uuid */
+            drawerId?: null | string;
+            /** Format: double */
+            predictedMm?: null | number;
+            inWindow?: boolean;
+            pinned?: boolean;
+            wanted?: null | components["schemas"]["WantedResponse"];
+            /** Format: double */
+            thinnerMm?: null | number;
+            why: string;
+            short?: null | components["schemas"]["ShortResponse"];
+        };
+        /**
+         * @description Engines of one site whose shims are decided together, by the visits at which they were measured. `drawers`: all of the site where left out.
+         *     `buyMm`: what can be bought, the book's series where left out. `keepLoose`: recession is worked against within the window.
+         */
+        BenchRequest: {
+            visits?: null | string[];
+            policy?: null | components["schemas"]["ShimPolicy"];
+            keepLoose?: null | boolean;
+            drawers?: null | string[];
+            buyMm?: null | number[];
+            pins?: null | components["schemas"]["ShimPinRequest"][];
+        };
+        /** @description The whole bench as it would be done. */
+        BenchResponse: {
+            policy: components["schemas"]["ShimPolicy"];
+            keepLoose: boolean;
+            /** @description Drift has something to offer to whoever keeps a little loose. */
+            canKeepLoose: boolean;
+            access: components["schemas"]["ShimAccess"];
+            engines: components["schemas"]["BenchEngineResponse"][];
+            points: components["schemas"]["BenchPointResponse"][];
+            buy: components["schemas"]["BenchBuy"][];
+            spare: components["schemas"]["BenchSpare"][];
+            /** @description The drawers it draws on, with what of each fits here. */
+            drawers: components["schemas"]["DrawerResponse"][];
+            buyMm: number[];
+            /** Format: int32 */
+            outside: number;
+            /** Format: int32 */
+            bought: number;
+            /** Format: int32 */
+            moved: number;
+            /** Format: double */
+            deviationMm: number;
+            /** @description Other engines of the site that are measured and wait for shims of this sort. */
+            others: components["schemas"]["BenchOther"][];
+            /**
+             * Format: uuid
+             * @description The job decided for these visits, where one stands.
+             */
+            jobId?: null | string;
+        };
+        BenchSpare: {
+            /** Format: double */
+            sizeMm: number;
+            /** Format: int32 */
+            count: number;
+            from: string[];
+        };
+        /**
+         * @description How far a point is from having its shim decided.
+         * @enum {string}
+         */
+        BenchStanding: "placed" | "notMeasured" | "notJudged" | "closedUp" | "measureOn" | "shimUnknown";
         /**
          * @description The letters a book calls its valves by. In most books E is the exhaust; on German heads E is the intake (Einlass) and A the exhaust
          *     (Auslass). Injectors are J and engine brakes B in both.
@@ -2823,6 +3065,8 @@ export interface components {
             /** Format: double */
             shimPerClearance?: null | number;
             /** Format: double */
+            shimDiameterMm?: null | number;
+            /** Format: double */
             travelTurns?: null | number;
             selfLocking?: null | boolean;
             method?: components["schemas"]["TurningMethod"];
@@ -2946,6 +3190,8 @@ export interface components {
             shimSizesMm?: null | number[];
             /** Format: double */
             shimPerClearance: number;
+            /** Format: double */
+            shimDiameterMm?: null | number;
             /** Format: double */
             travelTurns?: null | number;
             selfLocking: boolean;
@@ -4194,6 +4440,10 @@ export interface components {
             /** Format: double */
             pitchMm?: null | number;
         };
+        MirroredResponse: {
+            first: string;
+            second: string;
+        };
         MissingEngine: {
             engine: string;
             /** Format: int32 */
@@ -4690,6 +4940,14 @@ export interface components {
             published?: null | components["schemas"]["VersionResponse"];
             /** @description The draft stands otherwise than what was published. */
             changed: boolean;
+        };
+        PlannedShimRecord: {
+            /** Format: double */
+            oldMm: number;
+            /** Format: double */
+            newMm: number;
+            origin: components["schemas"]["ShimOrigin"];
+            fromPoint: null | string;
         };
         /** @description What is asked of one point: in millimetres as derived, and in the book's own writing. */
         PointDemandRecord: {
@@ -5319,6 +5577,7 @@ export interface components {
             nowMm?: null | number;
             /** @description Another shim was fitted here. */
             fitted?: boolean;
+            planned?: null | components["schemas"]["PlannedShimRecord"];
             /** @description The one fitted is there to give a gap to measure; the right one is worked out from it. */
             isTrial?: boolean;
         };
@@ -5411,6 +5670,128 @@ export interface components {
         ShimDrawerKind: "kit" | "place" | "oldHead" | "person";
         /** @enum {string} */
         ShimEnd: "thinnest" | "thickest";
+        /** @description One engine of a job. */
+        ShimJobEngine: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: uuid */
+            engineId: string;
+            engine: string;
+            /** Format: date */
+            measuredOn: string;
+            /** @description The visit was signed with its points waiting: another can go on with it. */
+            awaits: boolean;
+            state: components["schemas"]["ShimJobState"];
+            /** @description What running meanwhile may do. */
+            meanwhile?: null | string;
+            decision?: null | components["schemas"]["ShimJobEventResponse"];
+            /**
+             * Format: uuid
+             * @description The visit at which they are fitted.
+             */
+            fittingVisitId?: null | string;
+            /**
+             * Format: double
+             * @description Hours run since it was measured, as far as the meter tells.
+             */
+            hoursRun?: null | number;
+            findAgain?: null | string;
+            /** Format: int32 */
+            toFit: number;
+            /** Format: int32 */
+            fitted: number;
+            /** Format: int32 */
+            measured: number;
+            mirrored?: null | components["schemas"]["MirroredResponse"];
+        };
+        /**
+         * @description What happens to a shim job.
+         * @enum {string}
+         */
+        ShimJobEventKind: "ordered" | "runs" | "stands" | "partsIn" | "dropped";
+        /** @description Something that happens to a job. `visitId` with runs and stands: which of its engines. */
+        ShimJobEventRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            kind?: null | components["schemas"]["ShimJobEventKind"];
+            /** Format: uuid */
+            visitId?: null | string;
+            who?: null | string;
+            why?: null | string;
+        };
+        ShimJobEventResponse: {
+            kind: components["schemas"]["ShimJobEventKind"];
+            /** Format: uuid */
+            visitId: null | string;
+            /** Format: date-time */
+            at: string;
+            who: string;
+            why: null | string;
+        };
+        /** @description One place of the tray. */
+        ShimJobPlace: {
+            /** Format: uuid */
+            visitId: string;
+            engine: string;
+            point: string;
+            /** Format: double */
+            oldMm: number;
+            /** Format: double */
+            newMm: number;
+            origin: components["schemas"]["ShimOrigin"];
+            fromPoint: null | string;
+            fromDrawer: null | string;
+            /** Format: double */
+            foundMm: number;
+            /** Format: double */
+            predictedMm: number;
+            oldIsOver: boolean;
+            fitted: boolean;
+            /** Format: double */
+            leftMm: null | number;
+        };
+        /** @description What somebody saw at the bench and decides: `seen` is every point that changes, so that nothing else is laid out than what was looked at. */
+        ShimJobRequest: {
+            /** Format: uuid */
+            id?: null | string;
+            bench?: null | components["schemas"]["BenchRequest"];
+            seen?: null | components["schemas"]["ShimSeenRequest"][];
+            who?: null | string;
+            /**
+             * Format: uuid
+             * @description Where bought ones come in and what is over goes.
+             */
+            drawerId?: null | string;
+            /**
+             * Format: date
+             * @description When the ordered ones are expected; needed where any are.
+             */
+            expectedOn?: null | string;
+        };
+        ShimJobResponse: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+            who: string;
+            site: string;
+            policy: string;
+            /** Format: date */
+            expectedOn?: null | string;
+            /** Format: uuid */
+            drawerId?: null | string;
+            drawer?: null | string;
+            state: components["schemas"]["ShimJobState"];
+            engines: components["schemas"]["ShimJobEngine"][];
+            places: components["schemas"]["ShimJobPlace"][];
+            buy: components["schemas"]["BenchBuy"][];
+            events: components["schemas"]["ShimJobEventResponse"][];
+        };
+        /**
+         * @description How far a shim job is.
+         * @enum {string}
+         */
+        ShimJobState: "measured" | "ordered" | "partsIn" | "reopened" | "fitted" | "measuredAgain" | "closed" | "dropped";
         /**
          * @description How a shim's thickness is known.
          * @enum {string}
@@ -5436,6 +5817,11 @@ export interface components {
          * @enum {string}
          */
         ShimMovementKind: "in" | "out" | "moved" | "lapped" | "writtenOff" | "counted";
+        /**
+         * @description Where a decided shim comes from.
+         * @enum {string}
+         */
+        ShimOrigin: "point" | "drawer" | "buy";
         ShimPinRequest: {
             point?: null | string;
             /** Format: double */
@@ -5498,11 +5884,22 @@ export interface components {
             shimPerClearance?: null | number;
             sizesMm?: null | number[];
         };
+        ShimSeenRequest: {
+            point?: null | string;
+            /** Format: double */
+            shimMm?: null | number;
+        };
         /**
          * @description Where a shim comes from.
          * @enum {string}
          */
         ShimSource: "own" | "point" | "stock" | "buy";
+        ShortResponse: {
+            /** Format: double */
+            shortMm: number;
+            sentence: string;
+            ways: components["schemas"]["WayOutResponse"][];
+        };
         SiblingsRecord: {
             /** Format: double */
             leastMm: number;
@@ -6071,6 +6468,33 @@ export interface components {
          * @enum {string}
          */
         WaitingState: "waiting" | "taken" | "setAside";
+        WantedResponse: {
+            /** Format: double */
+            exactMm: number;
+            /** Format: double */
+            mayFromMm: number;
+            /** Format: double */
+            mayToMm: number;
+            /** Format: double */
+            surelyFromMm: null | number;
+            /** Format: double */
+            surelyToMm: null | number;
+        };
+        /**
+         * @description What can be done where no shim at hand brings a gap into its window.
+         * @enum {string}
+         */
+        WayOut: "otherSize" | "cutStem" | "cutSeat" | "lapShim" | "leaveSo";
+        WayOutResponse: {
+            way: components["schemas"]["WayOut"];
+            /** Format: double */
+            shimMm: number;
+            /** Format: double */
+            cutMm: null | number;
+            /** Format: double */
+            predictedMm: number;
+            sentence: string;
+        };
         WindowResponse: {
             /** Format: double */
             minMm: number;
@@ -7738,6 +8162,48 @@ export interface operations {
                 };
                 content: {
                     "message/rfc822": string;
+                };
+            };
+        };
+    };
+    "shim-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -10855,6 +11321,253 @@ export interface operations {
             };
             /** @description Service Unavailable */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "list-shim-jobs": {
+        parameters: {
+            query?: {
+                engineId?: string;
+                open?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShimJobResponse"][];
+                };
+            };
+        };
+    };
+    "decide-shim-job": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShimJobRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShimJobResponse"];
+                };
+            };
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShimJobResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-shim-job": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShimJobResponse"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "add-shim-job-event": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShimJobEventRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShimJobResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "export-shim-order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "mail-shim-order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "message/rfc822": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

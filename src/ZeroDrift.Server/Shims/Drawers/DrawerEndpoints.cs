@@ -13,7 +13,7 @@ using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
 using ZeroDrift.Server.Sheets;
 
-namespace ZeroDrift.Server.Shims;
+namespace ZeroDrift.Server.Shims.Drawers;
 
 /// <summary>Drawers of loose shims, and the ledger of what was done with them.</summary>
 internal static class DrawerEndpoints

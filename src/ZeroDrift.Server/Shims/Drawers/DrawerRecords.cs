@@ -3,7 +3,7 @@ using ZeroDrift.Core.Shims;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Model;
 
-namespace ZeroDrift.Server.Shims;
+namespace ZeroDrift.Server.Shims.Drawers;
 
 /// <summary>A drawer to add: a kit, a place in the stores, an old head, somebody's box.</summary>
 public sealed record DrawerRequest(Guid? Id, string? Name, string? Site, ShimDrawerKind? Kind);

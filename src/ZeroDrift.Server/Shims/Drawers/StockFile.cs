@@ -6,7 +6,7 @@ using ZeroDrift.Core.Shims;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Server.Sheets;
 
-namespace ZeroDrift.Server.Shims;
+namespace ZeroDrift.Server.Shims.Drawers;
 
 /// <summary>One line of a counted drawer.</summary>
 internal sealed record CountedRow(int Line, ShimSort Sort, string Written, string Unit, double SizeMm, int Count, ShimKnownBy? KnownBy);
