@@ -32,6 +32,7 @@ public static class DemoData
         var machines = engines.DistinctBy(e => e.MachineName).ToDictionary(e => e.MachineName, e => new MachineRow { Id = DemoIds.For("machine/" + e.MachineName), Name = e.MachineName, Kind = e.Machine, SiteId = sites[e.Site].Id, Site = sites[e.Site] });
         data.Machines.AddRange(machines.Values);
         DemoWorks.Add(data, today, people, sites, machines);
+        if (engineCount is null) DemoWorks.Drawers(data, sites, DateTime.UtcNow);
         await data.SaveChangesAsync();
 
         var wear = new WearSimulation(Seed);

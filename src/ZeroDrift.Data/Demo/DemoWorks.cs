@@ -1,3 +1,6 @@
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Shims;
+using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Data.Demo;
@@ -36,6 +39,27 @@ internal static class DemoWorks
         Road("Depot", "Power House", 0.5);
         Road("Depot", "South Farm", 1);
         Road("North Quay", "South Farm", 1.25);
+    }
+
+    /// <summary>Loose shims: a kit, an old head, somebody's box.</summary>
+    public static void Drawers(ZeroDriftContext data, IReadOnlyDictionary<string, SiteRow> sites, DateTime now)
+    {
+        void Drawer(string name, ShimDrawerKind kind, string site, ShimAccess access, ShimKnownBy known, double? diameterMm, params (string Size, int Count)[] held)
+        {
+            if (!sites.TryGetValue(site, out var at)) return;
+            var drawer = new ShimDrawerRow { Id = DemoIds.For("drawer/" + name), Name = name, Kind = kind, SiteId = at.Id };
+            data.ShimDrawers.Add(drawer);
+            foreach (var (size, count) in held)
+                data.ShimMovements.Add(new ShimMovementRow
+                {
+                    ActId = DemoIds.For($"drawer/{name}/{access}/{size}"), DrawerId = drawer.Id, Kind = ShimMovementKind.Counted, Access = access, DiameterMm = diameterMm, SizeMm = ShimSize.Of(size, "mm"), Change = count, Counted = count,
+                    KnownBy = known, Written = size, Unit = "mm", At = now.AddDays(-9), Who = "Tove", Why = "Counted in.",
+                });
+        }
+        Drawer("Depot kit", ShimDrawerKind.Kit, "Depot", ShimAccess.UnderBucket, ShimKnownBy.Printed, 9, ("2.30", 2), ("2.35", 1), ("2.40", 2), ("2.75", 1), ("3.05", 1), ("3.10", 2), ("3.15", 1));
+        Drawer("Old head, Lorry 4", ShimDrawerKind.OldHead, "Depot", ShimAccess.UnderBucket, ShimKnownBy.Micrometer, 9, ("2.62", 1), ("2.98", 1));
+        Drawer("Van tin", ShimDrawerKind.Place, "Depot", ShimAccess.OnTop, ShimKnownBy.Micrometer, 28, ("2.45", 1), ("2.50", 2), ("2.60", 1), ("2.75", 1), ("2.85", 2));
+        Drawer("Tove's box", ShimDrawerKind.Person, "South Farm", ShimAccess.Puck, ShimKnownBy.Micrometer, 7.5, ("1.75", 1), ("1.80", 2), ("1.95", 1), ("2.10", 1));
     }
 
     /// <summary>The group an engine stands by in; null for most.</summary>

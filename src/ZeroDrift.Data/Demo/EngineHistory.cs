@@ -77,6 +77,7 @@ internal sealed class EngineHistory
         }
         if (demo.RebuiltDaysAgo is { } rebuilt) Build(Day(rebuilt));
         if (demo.SpotCheck is { } check) SpotCheck(check);
+        if (demo.Waiting is { } waiting) MeasureForShims(waiting);
         if (demo.Open) OpenOverhead();
         return this;
     }
@@ -306,6 +307,22 @@ internal sealed class EngineHistory
             if (point.Label == check.Point) visit.Draft.Outcome(point.Label, "leftSo", check.Why);
         }, point => Math.Abs(point.Cylinder - cylinder) <= 1);
         Sign(visit, check.Remark);
+    }
+
+    /// <summary>Everything measured, nothing changed yet: what is out waits for its shim.</summary>
+    private void MeasureForShims(DemoWaiting waiting)
+    {
+        var day = Day(waiting.DaysAgo);
+        var visit = NewVisit(day, JobKind.Overhead);
+        var gaps = Gaps(visit.Revision);
+        AtEachStop(visit, point =>
+        {
+            var wearing = points[point.Id];
+            wearing.RunTo(total[day]);
+            if (waiting.Moved.TryGetValue(point.Label, out var by)) wearing.Set(gaps[point.Kind].AimMm + by);
+            if (!gaps[point.Kind].Window.Holds(Measure(visit, point, "asFound", wearing.GapMm, 4))) visit.Draft.Outcome(point.Label, "awaiting", "Shims to be decided for the whole engine.");
+        });
+        Sign(visit, "Measured; closed up again until the shims are here.");
     }
 
     private void OpenOverhead()

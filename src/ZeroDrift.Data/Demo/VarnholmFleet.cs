@@ -35,12 +35,18 @@ internal sealed record DemoEngine(string Name, string TypeCode, MachineKind Mach
     /// <summary>A spot check some days ago that found the point tight and could not set it.</summary>
     public DemoSpotCheck? SpotCheck { get; init; }
 
+    /// <summary>Some days ago it was measured and left waiting for shims.</summary>
+    public DemoWaiting? Waiting { get; init; }
+
     /// <summary>An overhead is under way on this engine today.</summary>
     public bool Open { get; init; }
 }
 
 /// <summary>A look at one cylinder and its neighbours: what brought it on, and why the point was left as found.</summary>
 internal sealed record DemoSpotCheck(int DaysAgo, string Point, string Remark, string Why);
+
+/// <summary>A first visit to a shim engine: how far points have moved since they were set, mm, and what is out waits.</summary>
+internal sealed record DemoWaiting(int DaysAgo, IReadOnlyDictionary<string, double> Moved);
 
 /// <summary>Varnholm: an invented group of islands whose works depot keeps two ferries, a power house, lorries, tractors and mowers.</summary>
 internal static class VarnholmFleet
@@ -56,7 +62,11 @@ internal static class VarnholmFleet
     [
         new("Lorry 5", "IB6-13", MachineKind.Lorry, "Depot", 4.6, 1900) { LastVisitDaysAgo = 210 },
         new("Works van", "ST4-16", MachineKind.Lorry, "Depot", 2.4, 800) { LastVisitDaysAgo = 320 },
-        new("Lorry 6", "SB4-20", MachineKind.Lorry, "Depot", 4.1, 2100) { LastVisitDaysAgo = 400 },
+        new("Lorry 6", "SB4-20", MachineKind.Lorry, "Depot", 4.1, 2100)
+        {
+            LastVisitDaysAgo = 400,
+            Waiting = new DemoWaiting(4, new Dictionary<string, double> { ["1E rear"] = -0.07, ["2I front"] = 0.06, ["2E rear"] = -0.06, ["3E front"] = -0.08, ["3I rear"] = 0.07, ["4E front"] = -0.11 }),
+        },
         new("Island quad", "PK1-05", MachineKind.Mower, "South Farm", 0.7, 90) { LastVisitDaysAgo = 190 },
         new("Hedge cutter", "ET2-05", MachineKind.Mower, "Depot", 0.9, 120) { Season = Verges, LastVisitDaysAgo = 150 },
         new("Quay pump set", "HV4-06", MachineKind.Generator, "North Quay", 1.1, 400) { LastVisitDaysAgo = 240 },

@@ -30,14 +30,14 @@ internal static class VarnholmOddTypes
         Type("ST4-16", "Works van, four, shims on top", "1-3-4-2", "1 2 3 4", "I E I E I E I E", AdjusterKind.ShimOnTop, 1, 1.0, TurningMethod.TwoStop,
             (1000, 18, 200), 4, today, Window("mm", "0.15", "0.25", "0.20", "0.35", "0.45", "0.40"), with: t =>
             {
-                t.ShimSizesMm = Shims;
+                (t.ShimSizesMm, t.ShimDiameterMm) = (Shims, 28);
                 t.Gaskets = [new GasketRow { Name = "cover gasket", Count = 1 }, new GasketRow { Name = "half-moon seal", Count = 2, SingleUse = true }];
                 t.Fasteners = [Fastener("cover bolt", "10 mm", 9, 8), Fastener("barring nut", "19 mm", null, 1)];
             }),
         Type("SB4-20", "Lorry, four, shims under the buckets", "1-3-4-2", "1 2 3 4", string.Join(' ', Enumerable.Repeat("I I E E", 4)), AdjusterKind.ShimUnderBucket, 1, 1.0, TurningMethod.LobeAway,
             (2500, 36, 300), 7, today, Window("mm", "0.18", "0.26", "0.22", "0.28", "0.36", "0.32"), with: t =>
             {
-                t.ShimSizesMm = Shims;
+                (t.ShimSizesMm, t.ShimDiameterMm) = (Shims, 9);
                 (t.Interference, t.Pins) = (true, "the cam lock pins");
                 t.Gaskets = [new GasketRow { Name = "cover gasket", Count = 1, SingleUse = true }, new GasketRow { Name = "plug-well seal", Count = 4, SingleUse = true }];
                 t.GasketHours = 1.5;
@@ -46,7 +46,7 @@ internal static class VarnholmOddTypes
         Type("PK1-05", "Island quad, single with pucks", "1", "1", "I I E E", AdjusterKind.Puck, 1, 1.0, TurningMethod.PerCylinder,
             (250, 12, 25), 2, today, Window("mm", "0.10", "0.20", "0.15", "0.20", "0.30", "0.25"), with: t =>
             {
-                t.ShimSizesMm = Pucks;
+                (t.ShimSizesMm, t.ShimDiameterMm) = (Pucks, 7.5);
                 t.Spark = true;
                 t.Gaskets = [new GasketRow { Name = "cover seal", Count = 1 }];
             }),

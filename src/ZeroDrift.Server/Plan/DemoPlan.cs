@@ -3,6 +3,7 @@ using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Server.Outlooks;
+using ZeroDrift.Server.Shims.Jobs;
 
 namespace ZeroDrift.Server.Plan;
 
@@ -21,6 +22,7 @@ internal sealed class DemoPlan(IServiceScopeFactory scopes, WriteGate gate, Yard
                 var data = scope.ServiceProvider.GetRequiredService<ZeroDriftContext>();
                 if (await data.PlanVersions.AnyAsync(stoppingToken) || await data.Placements.AnyAsync(stoppingToken)) return;
             }
+            await DemoShims.OrderAsync(gate, day, stoppingToken);
             await JobEndpoints.FromDue(new JobsFromDueRequest(null), gate, yard, day, stoppingToken);
             runs.Start(day.Today, Days, Seconds);
             await runs.IdleAsync();

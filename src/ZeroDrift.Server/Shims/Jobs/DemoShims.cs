@@ -1,0 +1,30 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Visits;
+using ZeroDrift.Planning.Shims;
+using ZeroDrift.Server.Outlooks;
+using ZeroDrift.Server.Shims.Bench;
+
+namespace ZeroDrift.Server.Shims.Jobs;
+
+/// <summary>The demo's own shim job: the engine that was left waiting is decided by the bench and ordered, once.</summary>
+internal static class DemoShims
+{
+    private const int Days = 3;
+
+    public static async Task OrderAsync(WriteGate gate, FleetDay day, CancellationToken stopped) => await gate.RunAsync(async data =>
+    {
+        if (await data.ShimJobs.AnyAsync(stopped)) return false;
+        foreach (var engine in await data.Engines.AsNoTracking().Where(e => e.EngineType!.ShimSizesMm != null).Select(e => e.Id).ToListAsync(stopped))
+        {
+            if ((await ContextBuilder.BuildAsync(data, engine, day.At(engine)))?.Awaiting is not { } waiting) continue;
+            var bench = new BenchRequest { Visits = [waiting.VisitId], Policy = ShimPolicy.LeaveGoodAlone };
+            var seen = (await BenchView.OfAsync(data, bench)).Bench.Rows.Where(r => r.Shim is { From: not ShimSource.Own }).Select(r => new ShimSeenRequest(r.Point.Id, r.Shim!.ShimMm)).ToList();
+            var drawer = await data.ShimDrawers.Where(d => d.Kind == ShimDrawerKind.Kit).Select(d => (Guid?)d.Id).FirstOrDefaultAsync(stopped);
+            await ShimDeciding.DecideAsync(data, new ShimJobRequest { Bench = bench, Seen = seen, DrawerId = drawer, ExpectedOn = day.Today.AddDays(Days) }, Guid.CreateVersion7(), "Tove", day);
+        }
+        return true;
+    }, stopped);
+}
