@@ -111,7 +111,8 @@ public static class ContextBuilder
                     line.Own is { } why ? new OwnFigureRecord(why.Who, why.Why, why.Source, why.Date) : null)]);
     }
 
-    private static async Task<AwaitingRecord?> AwaitingAsync(ZeroDriftContext data, Guid engineId)
+    /// <summary>The visit of an engine whose points wait, with what was decided for them since; null where none does.</summary>
+    public static async Task<AwaitingRecord?> AwaitingAsync(ZeroDriftContext data, Guid engineId)
     {
         var last = await data.Visits.AsNoTracking().Where(v => v.EngineId == engineId && v.State == VisitState.Signed).OrderByDescending(v => v.TotalHours).ThenByDescending(v => v.Key).FirstOrDefaultAsync();
         if (last is null || last.StartsClock || last.Job is not (JobKind.Overhead or JobKind.Build)) return null;

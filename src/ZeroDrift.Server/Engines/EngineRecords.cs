@@ -50,6 +50,8 @@ public sealed record LedgerRow(Guid OverheadId, double? ShownHours, double? Tota
 
 public sealed record MeterReadingResponse(Guid Id, DateOnly Date, double ShownHours, double? NewMeterShows, string? Who, string? Remark, bool Withdrawn, Guid? ReplacesId, string? Why, Guid? VisitId);
 
+public sealed record AwaitingPoints(Guid VisitId, DateOnly Date, IReadOnlyList<string> Points);
+
 public sealed record EngineResponse
 {
     public required DueRow Row { get; init; }
@@ -63,6 +65,9 @@ public sealed record EngineResponse
     public string? Remark { get; init; }
     public string? Rating { get; init; }
     public string? Registration { get; init; }
+
+    /// <summary>The visit that another can go on with: its points wait for a part.</summary>
+    public AwaitingPoints? Awaiting { get; init; }
 
     /// <summary>Marks found or chalked at its visits.</summary>
     public required IReadOnlyList<MarkRecord> Marks { get; init; }

@@ -5,6 +5,7 @@ using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Visits;
 using ZeroDrift.Server.Book;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.Outlooks;
@@ -37,6 +38,7 @@ internal static class EngineView
             Remark = engine.Remark,
             Rating = engine.Rating,
             Marks = [.. await data.Marks.AsNoTracking().Where(m => m.EngineId == id).OrderBy(m => m.CrankDeg).ThenBy(m => m.Name).Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap)).ToListAsync()],
+            Awaiting = await ContextBuilder.AwaitingAsync(data, id) is { } waiting ? new AwaitingPoints(waiting.VisitId, visits.First(v => v.Id == waiting.VisitId).Date, [.. waiting.Points.Select(p => p.Point)]) : null,
             Registration = engine.Machine!.Registration,
             DutyHoursPerDay = engine.DutyHoursPerDay,
             MonthlyWeights = engine.MonthlyWeights,

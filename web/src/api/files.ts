@@ -20,6 +20,16 @@ export function sendHours(path: 'preview' | 'import', file: File, asked: { engin
   return send<Schemas['HoursReport']>(`/api/hours/${path}?${query.toString()}`, file, 'application/octet-stream')
 }
 
+/** Sends a drawer's count: to be looked at, or to be kept under somebody's name. */
+export function sendCount(drawer: string, file: File, asked: { who?: string; all: boolean; keep: boolean }) {
+  const query = new URLSearchParams({ all: String(asked.all), keep: String(asked.keep) })
+  if (asked.who) query.set('who', asked.who)
+  const type = file.name.endsWith('.xlsx')
+    ? 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
+    : 'text/csv'
+  return send<Schemas['CountResponse']>(`/api/shim-drawers/${drawer}/count?${query.toString()}`, file, type)
+}
+
 /** Sends a sheet of engine types: to be looked at, or to be put in the book. */
 export const sendTypes = (path: 'preview' | 'import', file: File) =>
   send<Schemas['TypeSheetReport']>(`/api/engine-types/sheet/${path}`, file, 'application/octet-stream')

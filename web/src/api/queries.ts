@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/vue-query'
-import { answer, api } from './client'
+import { answer, api, type Schemas } from './client'
 
 /**
  * All that is asked of the server, each with its key in one place.
@@ -68,6 +68,30 @@ export const queries = {
   waitingHours: () =>
     queryOptions({ queryKey: ['hours', 'waiting'], queryFn: () => answer(api.GET('/api/hours/waiting')) }),
   hoursFeed: () => queryOptions({ queryKey: ['hours', 'feed'], queryFn: () => answer(api.GET('/api/hours/feed')) }),
+  shimDrawers: () =>
+    queryOptions({ queryKey: ['shims', 'drawers'], queryFn: () => answer(api.GET('/api/shim-drawers')) }),
+  shimMovements: (id: string) =>
+    queryOptions({
+      queryKey: ['shims', 'movements', id],
+      queryFn: () => answer(api.GET('/api/shim-drawers/{id}/movements', { params: { path: { id } } })),
+    }),
+  /** Which shim would go where: worked out anew with every choice. */
+  shimBench: (body: Schemas['BenchRequest']) =>
+    queryOptions({
+      queryKey: ['shims', 'bench', body],
+      queryFn: () => answer(api.POST('/api/shim-bench', { body })),
+      retry: false,
+    }),
+  shimJobs: (asked: { engineId?: string; open?: boolean }) =>
+    queryOptions({
+      queryKey: ['shims', 'jobs', asked],
+      queryFn: () => answer(api.GET('/api/shim-jobs', { params: { query: asked } })),
+    }),
+  shimJob: (id: string) =>
+    queryOptions({
+      queryKey: ['shims', 'job', id],
+      queryFn: () => answer(api.GET('/api/shim-jobs/{id}', { params: { path: { id } } })),
+    }),
   instruments: () => queryOptions({ queryKey: ['instruments'], queryFn: () => answer(api.GET('/api/instruments')) }),
   sites: () => queryOptions({ queryKey: ['sites'], queryFn: () => answer(api.GET('/api/sites')) }),
   machines: () => queryOptions({ queryKey: ['machines'], queryFn: () => answer(api.GET('/api/machines')) }),

@@ -1937,6 +1937,13 @@ export interface components {
             found: components["schemas"]["FigureRecord"];
             shim?: null | components["schemas"]["PlannedShimRecord"];
         };
+        AwaitingPoints: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: date */
+            date: string;
+            points: string[];
+        };
         AwaitingRecord: {
             /** Format: uuid */
             visitId: string;
@@ -2012,6 +2019,32 @@ export interface components {
             /** @description What may happen if it runs before its shims are in; null where nothing is tight. */
             meanwhile?: null | string;
         };
+        /** @description A size that a point could get. */
+        BenchOption: {
+            /**
+             * Format: double
+             * @description Its thickness.
+             */
+            shimMm: number;
+            /**
+             * Format: double
+             * @description The gap expected with it.
+             */
+            predictedMm: number;
+            /** @description Whether that surely lies in the window. */
+            inWindow: boolean;
+            /** @description It is the one that sits there. */
+            own: boolean;
+            /** @description Other points that have one. */
+            points: string[];
+            /**
+             * Format: int32
+             * @description How many lie in the drawers.
+             */
+            loose: number;
+            /** @description It can be bought. */
+            canBuy: boolean;
+        };
         BenchOther: {
             /** Format: uuid */
             visitId: string;
@@ -2068,6 +2101,8 @@ export interface components {
             thinnerMm?: null | number;
             why: string;
             short?: null | components["schemas"]["ShortResponse"];
+            /** @description Every size it could get, the nearest to its figure first. */
+            options: components["schemas"]["BenchOption"][];
         };
         /**
          * @description Engines of one site whose shims are decided together, by the visits at which they were measured. `drawers`: all of the site where left out.
@@ -2937,6 +2972,7 @@ export interface components {
             remark?: null | string;
             rating?: null | string;
             registration?: null | string;
+            awaiting?: null | components["schemas"]["AwaitingPoints"];
             /** @description Marks found or chalked at its visits. */
             marks: components["schemas"]["MarkRecord"][];
             /** Format: double */

@@ -48,6 +48,24 @@ export const writes = {
       ),
     stale: ({ engineId }) => [['yard'], ['engine', engineId]],
   }),
+  addShimDrawer: write({
+    send: (body: Schemas['DrawerRequest']) => answer(api.POST('/api/shim-drawers', { body })),
+    stale: () => [['shims']],
+  }),
+  moveShims: write({
+    send: ({ drawerId, ...body }: Schemas['MovementRequest'] & { drawerId: string }) =>
+      answer(api.POST('/api/shim-drawers/{id}/movements', { params: { path: { id: drawerId } }, body })),
+    stale: () => [['shims']],
+  }),
+  decideShims: write({
+    send: (body: Schemas['ShimJobRequest']) => answer(api.POST('/api/shim-jobs', { body })),
+    stale: () => [['shims'], ['jobs'], ['plan']],
+  }),
+  shimHappened: write({
+    send: ({ jobId, ...body }: Schemas['ShimJobEventRequest'] & { jobId: string }) =>
+      answer(api.POST('/api/shim-jobs/{id}/events', { params: { path: { id: jobId } }, body })),
+    stale: () => [['shims'], ['jobs'], ['plan']],
+  }),
   addType: write({
     send: (body: Schemas['EngineTypeRequest']) => answer(api.POST('/api/engine-types', { body })),
     stale: () => [['types']],

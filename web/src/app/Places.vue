@@ -8,6 +8,7 @@ const places = [
   { to: '/', text: 'Yard', names: ['yard', 'engine', 'record', 'due', 'slip'] },
   { to: '/at-the-engine', text: 'At the engine', names: ['visits', 'open'] },
   { to: '/plan', text: 'Planner', names: ['plan', 'job-card'] },
+  { to: '/shims', text: 'Shims', names: ['shims', 'shim-bench', 'shim-job'] },
   { to: '/hours', text: 'Hours', names: ['hours'] },
   { to: '/drift', text: 'Drift', names: ['drift', 'engine-drift'] },
   { to: '/book', text: 'Book', names: ['book', 'new-type'] },

@@ -49,6 +49,25 @@ export const router = createRouter({
       meta: { title: 'Job card' },
     },
     {
+      path: '/shims',
+      name: 'shims',
+      component: () => import('../features/shims/drawers/ShimsPage.vue'),
+      meta: { title: 'Shims' },
+    },
+    {
+      path: '/shim-bench',
+      name: 'shim-bench',
+      component: () => import('../features/shims/bench/ShimBenchPage.vue'),
+      meta: { title: 'Shim bench' },
+    },
+    {
+      path: '/shim-jobs/:id',
+      name: 'shim-job',
+      component: () => import('../features/shims/job/ShimJobPage.vue'),
+      props: true,
+      meta: { title: 'Shims' },
+    },
+    {
       path: '/hours',
       name: 'hours',
       component: () => import('../features/hours/HoursPage.vue'),

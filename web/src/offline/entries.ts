@@ -38,6 +38,7 @@ export type Entry =
       instruments?: string[]
       bench?: boolean
       jobId?: string
+      continues?: string
     }
   | ({ kind: 'chose' } & Chosen)
   | { kind: 'ticked'; step: string; on: boolean; said?: string }

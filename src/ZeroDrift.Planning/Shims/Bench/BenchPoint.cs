@@ -62,4 +62,15 @@ public sealed record BenchPoint(string Id, Adjuster.Shim Adjuster, Demand.Gap? D
 /// <param name="ThinnerMm">Closed up: the one to fit first, so that there is a gap to measure; null where none at hand is thin enough.</param>
 /// <param name="Why">In one sentence.</param>
 /// <param name="Short">Where nothing fits: how far short, and what can be done.</param>
-public sealed record BenchRow(BenchPoint Point, AllocatedShim? Shim, Core.Setting.ShimRange? Wanted, double? ThinnerMm, string Why, Core.Shims.NothingFits? Short);
+/// <param name="Options">Every size it could get, the nearest to its figure first; empty unless placed.</param>
+public sealed record BenchRow(BenchPoint Point, AllocatedShim? Shim, Core.Setting.ShimRange? Wanted, double? ThinnerMm, string Why, Core.Shims.NothingFits? Short, IReadOnlyList<BenchOption> Options);
+
+/// <summary>A size that a point could get.</summary>
+/// <param name="ShimMm">Its thickness.</param>
+/// <param name="PredictedMm">The gap expected with it.</param>
+/// <param name="InWindow">Whether that surely lies in the window.</param>
+/// <param name="Own">It is the one that sits there.</param>
+/// <param name="Points">Other points that have one.</param>
+/// <param name="Loose">How many lie in the drawers.</param>
+/// <param name="CanBuy">It can be bought.</param>
+public sealed record BenchOption(double ShimMm, double PredictedMm, bool InWindow, bool Own, IReadOnlyList<string> Points, int Loose, bool CanBuy);

@@ -34,12 +34,27 @@ public sealed record ShimBench(IReadOnlyList<BenchRow> Rows, ShimAllocation? All
         BenchRow Row(BenchPoint point)
         {
             if (!got.TryGetValue(point.Id, out var shim))
-                return new BenchRow(point, null, null, point.Standing == BenchStanding.ClosedUp ? Thinner(point, [.. loose, .. buyMm]) : null, Missing(point), null);
+                return new BenchRow(point, null, null, point.Standing == BenchStanding.ClosedUp ? Thinner(point, [.. loose, .. buyMm]) : null, Missing(point), null, []);
             var (from, to) = point.Ends;
             var wanted = Advice.For(point.Adjuster, point.Demand!, point.Gap, point.FittedMm, toFigure: true).Shim;
             List<double> atHand = [.. placed.Select(p => p.FittedMm!.Value), .. loose, .. buyMm];
             var nothing = shim.InWindow ? null : NothingFits.Of(point.Adjuster, point.Demand!, (from + to) / 2, point.FittedMm!.Value, shim.ShimMm, atHand);
-            return new BenchRow(point, shim, wanted, null, said.Why(point, shim), nothing);
+            return new BenchRow(point, shim, wanted, null, said.Why(point, shim), nothing, Options(point));
+        }
+
+        IReadOnlyList<BenchOption> Options(BenchPoint point)
+        {
+            var own = point.ToAllocate();
+            double Key(double mm) => Math.Round(mm, 4);
+            var sizes = placed.Select(p => p.FittedMm!.Value).Concat(loose).Concat(buyMm).Select(Key).Distinct();
+            return
+            [
+                .. from mm in sizes
+                   let predicted = own.Predicted(mm)
+                   orderby Math.Abs(predicted - own.TargetMm), mm
+                   select new BenchOption(mm, predicted, own.Holds(mm), Key(own.FittedMm) == mm, [.. placed.Where(p => p.Id != point.Id && Key(p.FittedMm!.Value) == mm).Select(p => p.Id)],
+                       stock.Where(s => Key(s.SizeMm) == mm).Sum(s => s.Count), buyMm.Any(b => Key(b) == mm)),
+            ];
         }
     }
 

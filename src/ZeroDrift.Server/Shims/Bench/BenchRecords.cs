@@ -87,6 +87,9 @@ public sealed record BenchPointResponse
     public double? ThinnerMm { get; init; }
     public required string Why { get; init; }
     public ShortResponse? Short { get; init; }
+
+    /// <summary>Every size it could get, the nearest to its figure first.</summary>
+    public required IReadOnlyList<BenchOption> Options { get; init; }
 }
 
 public sealed record BenchBuy(double SizeMm, int Count, IReadOnlyList<string> For);

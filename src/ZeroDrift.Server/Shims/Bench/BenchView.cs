@@ -201,6 +201,7 @@ internal sealed class BenchView
             ThinnerMm = row.ThinnerMm,
             Why = row.Why,
             Short = row.Short is { } s ? new ShortResponse(s.ShortMm, s.Sentence, [.. s.Ways.Select(o => new WayOutResponse(o.Way, o.ShimMm, o.CutMm, o.PredictedMm, o.Sentence))]) : null,
+            Options = row.Options,
         };
     }
 }

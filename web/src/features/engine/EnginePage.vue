@@ -90,7 +90,9 @@ useKeys(
             >Go on with the open visit</BButton
           >
           <template v-else>
-            <BButton class="btn-act" @click="open('overhead')">Start an overhead</BButton>
+            <BButton class="btn-act" @click="open('overhead')">{{
+              data.awaiting ? `Go on with ${data.awaiting.points.join(', ')}` : 'Start an overhead'
+            }}</BButton>
             <BButton class="btn-plain" @click="open('spotCheck')">Spot check</BButton>
           </template>
           <BButton class="btn-plain" :to="{ name: 'engine-drift', params: { id } }">Drift</BButton>

@@ -54,6 +54,7 @@ const { typed, forget } = useTyped(`open:${props.engineId}:${asked}`, {
   bench: false,
   typesIn: false,
   besides: [] as string[],
+  anew: false,
   method: '' as Schemas['TurningMethod'] | '',
 })
 watch(
@@ -65,6 +66,10 @@ watch(
       typed.tray = trays[2]!.name
   },
   { immediate: true },
+)
+/** The visit whose points wait: an overhead goes on with it unless somebody says otherwise. */
+const goesOn = computed(() =>
+  typed.job === 'overhead' && !typed.anew && !typed.bench ? (engine.data.value?.awaiting ?? null) : null,
 )
 const own = computed(() => ownTrays(instruments.data.value ?? []))
 const overdue = computed(() =>
@@ -108,6 +113,7 @@ const form = useForm({
       ...(typeof route.query.jobId === 'string' ? { jobId: route.query.jobId } : {}),
       ...(typed.besides.length ? { instruments: typed.besides } : {}),
       ...(typed.method ? { method: typed.method } : {}),
+      ...(goesOn.value ? { continues: goesOn.value.visitId } : {}),
     }
     const contextId = await prepareVisit(visitId, opening, typed.person)
     return send.mutateAsync({ visitId, by: typed.person, entries: [{ ...opening, contextId }] })
@@ -184,6 +190,14 @@ const openInstead = computed(() =>
               <option value="own">my own set…</option>
             </BFormSelect>
           </Field>
+          <label v-if="data.awaiting && typed.job === 'overhead' && !typed.bench" class="besides goes-on"
+            ><input
+              type="checkbox"
+              :checked="!typed.anew"
+              @change="typed.anew = !($event.target as HTMLInputElement).checked"
+            />
+            Go on with what has waited since {{ day(data.awaiting.date) }}: {{ data.awaiting.points.join(', ') }}</label
+          >
           <template v-if="typed.tray === 'own'">
             <Field v-slot="{ bind }" name="tray.unit" label="Their unit">
               <BFormSelect v-bind="bind" v-model="typed.ownUnit" :options="['mm', 'thou']" />
@@ -246,6 +260,9 @@ const openInstead = computed(() =>
   align-items: center;
   gap: 0.5rem;
   min-height: 44px;
+}
+.goes-on {
+  grid-column: 1 / -1;
 }
 .two {
   display: grid;
