@@ -85,6 +85,9 @@ public sealed record VisitRecord
     public required IReadOnlyList<CountersignatureRecord> Countersignatures { get; init; }
     public VisitDoubtRecord? Doubt { get; init; }
     public SwappedRecord? Swapped { get; init; }
+
+    /// <summary>Two fitted shims whose gaps mirror each other: they may sit in each other's places.</summary>
+    public SwappedRecord? Mirrored { get; init; }
     public SignedRecord? Signed { get; init; }
     public JudgedLaterRecord? JudgedLater { get; init; }
     public NewerRevisionRecord? NewerRevision { get; init; }
@@ -120,6 +123,7 @@ public sealed record VisitRecord
         Corrections = [.. visit.Corrections.Select(c => new CorrectionRecord(c.Entry, c.Why, c.By, c.At))],
         Countersignatures = [.. visit.Countersignatures.Select(CountersignatureRecord.Of)],
         Doubt = visit is { State: VisitState.Open, Doubt: { } doubt } ? new VisitDoubtRecord(doubt.ShiftMm, doubt.StandardDeviations, doubt.Points) : null,
+        Mirrored = visit.Mirrored is { } mirrored ? new SwappedRecord(mirrored.First, mirrored.Second) : null,
         Swapped = visit is { State: VisitState.Open, Swapped: { } pair } ? new SwappedRecord(pair.First, pair.Second) : null,
         Signed = visit.Signed is { } s ? new SignedRecord(s.By, s.At, s.Remark) : null,
         Bench = visit.Opened.Bench,

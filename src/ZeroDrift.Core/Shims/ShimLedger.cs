@@ -59,6 +59,9 @@ public static class ShimLedger
     /// <exception cref="BadInputException">Not above 0 to 25 mm.</exception>
     public static double Size(double mm, string field = "sizeMm") => Math.Round(Require.Above(mm, 0, Require.ThickestMm, field, "A shim", "mm"), 4);
 
+    /// <summary>A thickness as it is written where nobody stamped one: 2.70, 2.675.</summary>
+    public static string Written(double mm) => mm.ToString("0.00##", System.Globalization.CultureInfo.InvariantCulture);
+
     /// <summary>The lines an act leaves in the ledger.</summary>
     /// <param name="act">What is done.</param>
     /// <param name="held">How many of that size the drawer holds now.</param>

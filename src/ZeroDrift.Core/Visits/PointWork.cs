@@ -45,6 +45,21 @@ public sealed class PointWork
     /// </summary>
     public ReadingWork? GapWithShim => Left ?? (Fitted is not null ? KeptAt(ReadingStage.BeforeLock).LastOrDefault() : null) ?? Found;
 
+    /// <summary>What a fitted shim was expected to make of the gap, and what was measured; null where either is not known.</summary>
+    internal Shims.FittedPoint? AfterFitting
+    {
+        get
+        {
+            if (Point.Adjuster is not Adjuster.Shim shim || Fitted is null || ShimNowMm is not { } now || Left?.ValueOrNothing() is not { MiddleMm: { } left } measured) return null;
+            if ((Found?.ValueOrNothing() ?? FoundBefore?.Value) is not { MiddleMm: { } found } || OldMm is not { } old) return null;
+            return new Shims.FittedPoint(Point.Label, now, found - (now - old) / shim.ShimPerClearance, left, Math.Sqrt(2) * (measured.StandardUncertaintyMm ?? 0), shim.ShimPerClearance);
+        }
+    }
+
+    /// <summary>The shim that the gap was found with, mm.</summary>
+    private double? OldMm => ShimFound is { } read ? Length.Parse(read.Thickness, read.Unit).Millimetres
+        : Planned?.OldMm ?? (Fitted is { Old: { } old } said ? Length.Parse(old, said.Unit is { } unit ? Length.ParseUnit(unit) : LengthUnit.Millimetre, "old").Millimetres : null);
+
     /// <summary>A shim fitted last in the list wins; a printed size gives way to a measured one.</summary>
     private static ShimRead? Best(IEnumerable<ShimRead> read) => read.ToList() is { Count: > 0 } all ? all.FindLast(s => s.How != ShimKnownBy.Printed) ?? all[^1] : null;
 

@@ -174,6 +174,9 @@ public sealed class Visit
     /// <summary>Two points that read as each other was expected to, and nobody has said whether they were swapped.</summary>
     public SwappedPair? Swapped => fold.Answers.ContainsKey(VisitQuestion.Swapped) ? null : SwappedPair.Of(BesideExpected());
 
+    /// <summary>Two shims that went into each other's places, by what was measured after fitting; null where none did.</summary>
+    public Shims.MirroredShims? Mirrored => Shims.MirroredShims.Of([.. fold.Points.Select(p => p.AfterFitting).OfType<Shims.FittedPoint>()]);
+
     /// <summary>The gaps measured more than once: as found with its repeats, and what was left with what a second person read when countersigning.</summary>
     public IReadOnlyList<SameGap> SameGaps
     {

@@ -60,7 +60,7 @@ public static class ShimStock
                 Change = line.Change,
                 Counted = act.Kind == ShimMovementKind.Counted ? act.Count : null,
                 KnownBy = lapped ? ShimKnownBy.Lapped : known,
-                Written = lapped ? line.SizeMm.ToString("0.00##", System.Globalization.CultureInfo.InvariantCulture) : noted.Written,
+                Written = lapped ? ShimLedger.Written(line.SizeMm) : noted.Written,
                 Unit = lapped ? "mm" : noted.Unit,
                 At = noted.At,
                 Who = noted.Who,

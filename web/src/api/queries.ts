@@ -87,6 +87,16 @@ export const queries = {
       queryKey: ['shims', 'jobs', asked],
       queryFn: () => answer(api.GET('/api/shim-jobs', { params: { query: asked } })),
     }),
+  engineShims: (id: string) =>
+    queryOptions({
+      queryKey: ['shims', 'engine', id],
+      queryFn: () => answer(api.GET('/api/engines/{id}/shims', { params: { path: { id } } })),
+    }),
+  shimsToHold: (siteId: string) =>
+    queryOptions({
+      queryKey: ['shims', 'site', siteId],
+      queryFn: () => answer(api.GET('/api/sites/{id}/shims-to-hold', { params: { path: { id: siteId } } })),
+    }),
   shimJob: (id: string) =>
     queryOptions({
       queryKey: ['shims', 'job', id],

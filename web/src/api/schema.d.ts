@@ -680,6 +680,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/shims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["engine-shims"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{id}/shims-to-hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** For every engine of a site that falls due within a year, with what its drawers hold. */
+        get: operations["site-shims"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/take-along": {
         parameters: {
             query?: never;
@@ -2982,6 +3015,31 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        /** @description What is known of an engine's shims, and what its next opening is likely to want. */
+        EngineShimsResponse: {
+            access: components["schemas"]["ShimAccess"];
+            /** Format: double */
+            diameterMm?: null | number;
+            /** Format: double */
+            thinnestMm?: null | number;
+            /** Format: double */
+            thickestMm?: null | number;
+            points: components["schemas"]["ShimPointAhead"][];
+            heads: components["schemas"]["HeadLeft"][];
+            /**
+             * Format: date
+             * @description When the engine is due; null where nothing calls for it within the forecast.
+             */
+            dueOn?: null | string;
+            carry: components["schemas"]["SizeWantedResponse"][];
+            /** @description Points the list cannot speak for: no shim known, or never measured. */
+            notKnown: string[];
+            /**
+             * Format: uuid
+             * @description The job under way, if one is.
+             */
+            jobId?: null | string;
+        };
         /** @description What of a type may be edited; its points and firing order may not, since records stand on them. */
         EngineTypeChangeRequest: {
             name?: null | string;
@@ -3747,6 +3805,32 @@ export interface components {
             /** Format: double */
             biasErrorMm?: null | number;
         };
+        /** @description The worst of one kind on one head: what decides for it. */
+        HeadLeft: {
+            /**
+             * Format: int32
+             * @description The head.
+             */
+            bank: number;
+            /** @description Intakes or exhausts. */
+            kind: components["schemas"]["LashKind"];
+            /** @description The one whose seat has come up most. */
+            mostRecededPoint: string;
+            /**
+             * Format: double
+             * @description By how much.
+             */
+            recessionMm: number;
+            /** @description The one whose adjustment is used up first; null where none drifts. */
+            firstOutPoint: null | string;
+            /**
+             * Format: double
+             * @description What it has left.
+             */
+            leftMm: null | number;
+            towards: null | components["schemas"]["ShimEnd"];
+            hours: null | components["schemas"]["HoursLeft"];
+        };
         HeldResponse: {
             access: components["schemas"]["ShimAccess"];
             /** Format: double */
@@ -3758,6 +3842,20 @@ export interface components {
             knownBy: components["schemas"]["ShimKnownBy"];
             written: string;
             unit: string;
+        };
+        /** @description What a site should hold of one size for its coming year, and what lies there. */
+        HoldResponse: {
+            access: components["schemas"]["ShimAccess"];
+            /** Format: double */
+            diameterMm: null | number;
+            /** Format: double */
+            sizeMm: number;
+            /** Format: int32 */
+            hold: number;
+            /** Format: double */
+            expected: number;
+            /** Format: int32 */
+            have: number;
         };
         /** @description What the meter will show on a day, or the day for a figure, with the band; and what that rests on. */
         HoursAheadResponse: {
@@ -5863,6 +5961,28 @@ export interface components {
             /** Format: double */
             shimMm?: null | number;
         };
+        /** @description A point's shim, how far its seat has come up since build (or since the first visit that tells), and what is left. */
+        ShimPointAhead: {
+            point: string;
+            kind: components["schemas"]["LashKind"];
+            /** Format: int32 */
+            bank: number;
+            /** Format: double */
+            shimMm: null | number;
+            knownBy: null | components["schemas"]["ShimKnownBy"];
+            /** Format: date */
+            knownSince: null | string;
+            /** Format: double */
+            gapMm: null | number;
+            /** Format: double */
+            recessionMm: null | number;
+            /** Format: date */
+            since: null | string;
+            /** Format: double */
+            leftMm: null | number;
+            towards: null | components["schemas"]["ShimEnd"];
+            hours: null | components["schemas"]["HoursLeft"];
+        };
         /** @description gapMm, or a bracket as gapFromMm and gapToMm; targetMm left out is the middle of the window. */
         ShimPointRequest: {
             id?: null | string;
@@ -5976,6 +6096,25 @@ export interface components {
             archived: boolean;
             /** Format: int32 */
             machines: number;
+        };
+        /** @description What a site should hold: so that nine times in ten nothing is short. */
+        SiteShimsResponse: {
+            site: string;
+            /** Format: date */
+            until: string;
+            engines: string[];
+            notKnown: string[];
+            hold: components["schemas"]["HoldResponse"][];
+        };
+        /** @description A size that an opening may want. */
+        SizeWantedResponse: {
+            /** Format: double */
+            sizeMm: number;
+            /** Format: double */
+            odds: number;
+            /** Format: double */
+            expected: number;
+            points: string[];
         };
         /**
          * @description Whether a figure holds for a cold or a hot engine; the two never share a trend.
@@ -6430,6 +6569,7 @@ export interface components {
             countersignatures: components["schemas"]["CountersignatureRecord"][];
             doubt?: null | components["schemas"]["VisitDoubtRecord"];
             swapped?: null | components["schemas"]["SwappedRecord"];
+            mirrored?: null | components["schemas"]["SwappedRecord"];
             signed?: null | components["schemas"]["SignedRecord"];
             judgedLater?: null | components["schemas"]["JudgedLaterRecord"];
             newerRevision?: null | components["schemas"]["NewerRevisionRecord"];
@@ -8231,6 +8371,68 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "engine-shims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngineShimsResponse"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "site-shims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteShimsResponse"];
                 };
             };
             /** @description Not Found */

@@ -105,6 +105,7 @@ export type Entry =
       waitMinutes?: number
       old?: string
       new?: string
+      movementId?: string
     }
   | {
       kind: 'answered'

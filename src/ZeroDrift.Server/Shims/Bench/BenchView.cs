@@ -118,9 +118,21 @@ internal sealed class BenchView
     {
         var site = engines[0].Site;
         var all = (await DrawerEndpoints.List(data)).Where(d => request.Drawers is { } chosen ? chosen.Contains(d.Id) : d.Site == site);
-        return [.. all.Select(d => d with { Held = [.. d.Held.Where(Fits)] })];
+        List<DrawerResponse> open = [.. all.Select(d => d with { Held = [.. d.Held.Where(Fits)] })];
+        var tray = await TrayAsync(data);
+        return tray.Held.Count > 0 ? [.. open, tray] : open;
 
         bool Fits(HeldResponse held) => held.Access == engines[0].Access && (held.DiameterMm is not { } mm || engines.TrueForAll(e => e.DiameterMm is not { } asked || Math.Abs(asked - mm) <= 0.005));
+    }
+
+    /// <summary>What a job under way has laid out for these engines and nobody has fitted yet: it lies in no drawer, but it is at hand here.</summary>
+    private async Task<DrawerResponse> TrayAsync(ZeroDriftContext data)
+    {
+        var visits = engines.Select(e => e.Stored.Row.Id).ToList();
+        var laid = await data.ShimPlaces.AsNoTracking().Where(p => visits.Contains(p.VisitId) && p.ActId != null && !data.ShimJobEvents.Any(e => e.JobId == p.JobId && e.Kind == Data.Model.ShimJobEventKind.Dropped)).ToListAsync();
+        var waiting = laid.Where(p => engines.First(e => e.Stored.Row.Id == p.VisitId).Shims.Any(w => w.Point.Label == p.Point && w.Fitted is null)).GroupBy(p => p.NewMm).OrderBy(g => g.Key);
+        return new DrawerResponse(Guid.Empty, "the tray", engines[0].Site, Data.Model.ShimDrawerKind.Place,
+            [.. waiting.Select(g => new HeldResponse(engines[0].Access, engines[0].DiameterMm, g.Key, g.Count(), ShimKnownBy.Printed, ShimLedger.Written(g.Key), "mm"))]);
     }
 
     /// <summary>Other engines of the site measured and not closed: open, or with points that wait.</summary>

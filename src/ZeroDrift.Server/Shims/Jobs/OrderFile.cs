@@ -1,5 +1,6 @@
 using System.Globalization;
 using MimeKit;
+using ZeroDrift.Core.Shims;
 using ZeroDrift.Server.Sheets;
 
 namespace ZeroDrift.Server.Shims.Jobs;
@@ -14,7 +15,7 @@ internal static class OrderFile
         await using var csv = await SheetWriter.BeginAsync(text, Columns);
         foreach (var buy in job.Buy)
         {
-            csv.WriteField(Mm(buy.SizeMm));
+            csv.WriteField(ShimLedger.Written(buy.SizeMm));
             csv.WriteField(Inches(buy.SizeMm));
             csv.WriteField(buy.Count);
             csv.WriteField(string.Join(", ", buy.For));
@@ -27,7 +28,7 @@ internal static class OrderFile
     public static async Task<byte[]> MailAsync(ShimJobResponse job, string fleet)
     {
         var engines = string.Join(", ", job.Engines.Select(e => e.Engine).Distinct());
-        var lines = job.Buy.Select(b => $"{b.Count} × {Mm(b.SizeMm)} mm ({Inches(b.SizeMm)} in)");
+        var lines = job.Buy.Select(b => $"{b.Count} × {ShimLedger.Written(b.SizeMm)} mm ({Inches(b.SizeMm)} in)");
         var needed = job.ExpectedOn is { } day ? $"\nWe reckon with them by {day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}." : "";
         var body = new BodyBuilder { TextBody = $"Please send these shims:\n\n{string.Join('\n', lines)}\n\nFor {engines}, {job.Site}.{needed}\n\n{job.Who}\n{fleet}\n" };
         await using var table = new MemoryStream();
@@ -40,8 +41,6 @@ internal static class OrderFile
         await message.WriteToAsync(file);
         return file.ToArray();
     }
-
-    private static string Mm(double mm) => mm.ToString("0.00##", CultureInfo.InvariantCulture);
 
     private static string Inches(double mm) => (mm / 25.4).ToString("0.0000", CultureInfo.InvariantCulture);
 }

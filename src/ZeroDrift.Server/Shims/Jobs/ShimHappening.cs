@@ -57,7 +57,7 @@ internal static class ShimHappening
 
     private static async Task<Guid> LineAsync(ZeroDriftContext data, Guid drawer, ShimMovementKind kind, double mm, ShimSort sort, ShimJobEventRow happened, string why, ShimKnownBy? known)
     {
-        var line = new ShimMovementRow { ActId = Guid.CreateVersion7(), Written = FormattableString.Invariant($"{mm:0.00##}"), Unit = "mm", At = happened.At, Who = happened.Who, Why = why };
+        var line = new ShimMovementRow { ActId = Guid.CreateVersion7(), Written = ShimLedger.Written(mm), Unit = "mm", At = happened.At, Who = happened.Who, Why = why };
         await ShimStock.KeepAsync(data, new ShimAct(kind, drawer, mm, 1), sort, line, known);
         return line.ActId;
     }

@@ -45,7 +45,7 @@ internal static class ShimJobView
                 ToFit = fitting.Facts.ToFit,
                 Fitted = fitting.Facts.Fitted,
                 Measured = fitting.Facts.Measured,
-                Mirrored = Mirrored(job, visitId, fitting) is { } pair ? new MirroredResponse(pair.First, pair.Second) : null,
+                Mirrored = fitting.At?.Visit.Mirrored is { } pair ? new MirroredResponse(pair.First, pair.Second) : null,
             });
         }
         return new ShimJobResponse
@@ -71,15 +71,6 @@ internal static class ShimJobView
             Events = [.. job.Events.OrderBy(e => e.Key).Select(Said)],
         };
     }
-
-    /// <summary>Two shims in each other's places, by what was measured after fitting.</summary>
-    private static MirroredShims? Mirrored(ShimJobRow job, Guid visitId, EngineFitting fitting) => MirroredShims.Of(
-        [.. from place in job.Places
-            where place.VisitId == visitId && fitting.Points.ContainsKey(place.Point)
-            let work = fitting.Points[place.Point]
-            let left = work.Left?.ValueOrNothing()
-            where left?.MiddleMm is not null
-            select new FittedPoint(place.Point, place.NewMm, place.PredictedMm, left.MiddleMm!.Value, Math.Sqrt(2) * (left.StandardUncertaintyMm ?? 0), ((Core.Engines.Adjuster.Shim)work.Point.Adjuster).ShimPerClearance)]);
 
     private static string? Meanwhile(Visit visit) => ShimJob.Meanwhile(
         [.. from work in visit.Work

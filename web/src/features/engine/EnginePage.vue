@@ -12,12 +12,14 @@ import { hours } from '../../shared/figures/hours'
 import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { machineNames } from '../../shared/words/machines'
+import { shims } from '../book/adjusterForm'
 import ChangeEngineDialog from './ChangeEngineDialog.vue'
 import EngineHeads from './EngineHeads.vue'
 import EngineLedger from './EngineLedger.vue'
 import HoursAhead from './HoursAhead.vue'
 import MeterDialog from './MeterDialog.vue'
 import CallList from './CallList.vue'
+import EngineShims from './EngineShims.vue'
 import NextOverhead from './NextOverhead.vue'
 import OwnFigures from './OwnFigures.vue'
 import PointHistory from './PointHistory.vue'
@@ -125,6 +127,11 @@ useKeys(
         </div>
         <aside>
           <NextOverhead :row="data.row" :risk="risk" />
+          <EngineShims
+            v-if="data.type.shimSizesMm?.length || shims.includes(data.type.adjuster)"
+            :engine-id="id"
+            class="mt-2"
+          />
           <CallList :calls="data.row.calls" />
           <HoursAhead :engine-id="id" />
           <TypeFacts class="mt-2" :type="data.type" :marks="data.marks" />

@@ -9,7 +9,7 @@ defineEmits<{ drag: [mm: number | null] }>()
 
 <template>
   <section class="plate p-3" aria-label="Drawers">
-    <h2>{{ bench.drawers.length === 1 ? bench.drawers[0]!.name : 'Drawers' }}</h2>
+    <h2>{{ bench.drawers.length === 1 ? bench.drawers[0]!.name : 'At hand' }}</h2>
     <p v-if="!bench.drawers.length" class="small soft mb-0">
       {{ bench.engines[0]?.site }} has none: what is at hand is only what sits in the engine.
     </p>
@@ -25,8 +25,13 @@ defineEmits<{ drag: [mm: number | null] }>()
           @dragstart="($event.dataTransfer?.setData('text/plain', String(h.sizeMm)), $emit('drag', h.sizeMm))"
           @dragend="$emit('drag', null)"
         >
-          <svg viewBox="0 0 34 44" width="34" height="44" aria-hidden="true">
-            <rect v-for="n in Math.min(h.count, 4)" :key="n" x="1" :y="44 - n * 11" width="32" height="9" />
+          <svg
+            :viewBox="`0 0 34 ${Math.min(h.count, 4) * 11}`"
+            width="34"
+            :height="Math.min(h.count, 4) * 11"
+            aria-hidden="true"
+          >
+            <rect v-for="n in Math.min(h.count, 4)" :key="n" x="1" :y="(n - 1) * 11 + 1" width="32" height="9" />
           </svg>
           <span class="figure small">{{ size(h.sizeMm) }}</span>
           <span class="small soft">{{ h.count }}</span>
@@ -47,6 +52,7 @@ defineEmits<{ drag: [mm: number | null] }>()
 .stack {
   display: grid;
   justify-items: center;
+  align-content: end;
   cursor: grab;
 }
 rect {

@@ -167,7 +167,7 @@ function dropOn(p: BenchPoint) {
 .head,
 .row {
   display: grid;
-  grid-template-columns: 84px 156px 46px 262px minmax(120px, 1fr) 84px;
+  grid-template-columns: 84px 156px 46px 252px minmax(110px, 1fr) 112px;
   align-items: center;
   gap: 0;
 }
@@ -228,6 +228,9 @@ function dropOn(p: BenchPoint) {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
+.figure {
+  white-space: nowrap;
+}
 .grab[draggable='true'] {
   cursor: grab;
 }
@@ -256,7 +259,7 @@ function dropOn(p: BenchPoint) {
 @media (max-width: 1000px) {
   .head,
   .row {
-    grid-template-columns: 74px 144px 30px 220px minmax(60px, 1fr) 62px;
+    grid-template-columns: 74px 144px 30px 210px minmax(60px, 1fr) 100px;
   }
   .swaps {
     left: 218px;

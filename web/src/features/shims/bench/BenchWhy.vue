@@ -38,7 +38,7 @@ function choose(event: Event) {
     <h2>
       {{ point.id
       }}<template v-if="point.minMm != null">
-        <span class="soft small fw-normal">
+        <span class="soft small fw-normal ms-1">
           {{ figures.figure(point.minMm) }} – {{ figures.figure(point.maxMm) }}, aim
           {{ figures.withUnit(point.targetMm) }}</span
         ></template

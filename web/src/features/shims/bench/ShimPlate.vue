@@ -7,14 +7,14 @@ const height = computed(() => Math.max(3, props.mm * props.perMm))
 </script>
 
 <template>
-  <svg class="plate-svg" :class="look" viewBox="0 0 90 30" aria-hidden="true">
-    <rect x="1" :y="28 - height" width="88" :height="height" />
+  <svg class="plate-svg" :class="look" viewBox="0 0 80 30" aria-hidden="true">
+    <rect x="1" :y="28 - height" width="78" :height="height" />
   </svg>
 </template>
 
 <style scoped>
 .plate-svg {
-  width: 90px;
+  width: 80px;
   height: 30px;
   flex: none;
   display: block;

@@ -39,8 +39,13 @@ const stamped = (h: Schemas['HeldResponse']) =>
           class="stack"
           :title="[knownBy[h.knownBy], inches(h.sizeMm), stamped(h)].filter(Boolean).join(', ')"
         >
-          <svg viewBox="0 0 34 44" width="34" height="44" aria-hidden="true">
-            <rect v-for="n in Math.min(h.count, 4)" :key="n" x="1" :y="44 - n * 11" width="32" height="9" />
+          <svg
+            :viewBox="`0 0 34 ${Math.min(h.count, 4) * 11}`"
+            width="34"
+            :height="Math.min(h.count, 4) * 11"
+            aria-hidden="true"
+          >
+            <rect v-for="n in Math.min(h.count, 4)" :key="n" x="1" :y="(n - 1) * 11 + 1" width="32" height="9" />
           </svg>
           <span class="figure">{{ size(h.sizeMm) }}</span>
           <span class="small">× {{ h.count }}</span>
@@ -65,7 +70,7 @@ const stamped = (h: Schemas['HeldResponse']) =>
 .stack {
   display: grid;
   justify-items: center;
-  align-content: start;
+  align-content: end;
   line-height: 1.2;
 }
 rect {

@@ -8,6 +8,7 @@ import AddDrawer from './AddDrawer.vue'
 import DrawerStock from './DrawerStock.vue'
 import DrawerTools from './DrawerTools.vue'
 import JobsUnderWay from './JobsUnderWay.vue'
+import SiteHold from './SiteHold.vue'
 
 /** Loose shims of the fleet: which drawer holds what, what was done with them, and the jobs that wait for some. */
 const drawers = useQuery(() => queries.shimDrawers())
@@ -37,6 +38,7 @@ const drawer = computed(() => drawers.data.value?.find((d) => d.id === picked.va
         </div>
         <div class="col">
           <JobsUnderWay />
+          <SiteHold :usual="drawer?.site" />
           <DrawerTools v-if="drawer" :key="drawer.id" :drawer="drawer" :others="data" />
         </div>
       </div>

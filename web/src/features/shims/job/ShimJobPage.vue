@@ -45,7 +45,10 @@ const print = () => window.print()
           <BButton class="btn-plain" @click="print">Print order and tray card</BButton>
           <BButton
             class="btn-plain"
-            :to="{ name: 'shim-bench', query: { visits: data.engines.map((e) => e.visitId).join(',') } }"
+            :to="{
+              name: 'shim-bench',
+              query: { visits: data.engines.map((e) => e.visitId).join(','), policy: data.policy },
+            }"
             >The bench</BButton
           >
         </div>

@@ -33,21 +33,21 @@ const form = useForm({
 <template>
   <section class="plate plate-strong p-3" aria-label="Order">
     <h2>{{ waits ? 'On order' : 'Bought' }}</h2>
-    <table class="table mb-2">
-      <thead>
+    <table class="ledger mb-2">
+      <thead class="visually-hidden">
         <tr>
-          <th scope="col">mm</th>
-          <th scope="col">inch</th>
-          <th scope="col">how many</th>
-          <th scope="col">for</th>
+          <th scope="col">Size</th>
+          <th scope="col">How many</th>
+          <th scope="col">For</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="b in job.buy" :key="b.sizeMm">
-          <td class="figure">{{ size(b.sizeMm) }}</td>
-          <td class="figure small">{{ inches(b.sizeMm) }}</td>
-          <td class="figure">{{ b.count }}</td>
-          <td class="small">{{ b.for.join(', ') }}</td>
+          <th scope="row" class="figure fw-normal text-nowrap">
+            {{ size(b.sizeMm) }} mm<span class="d-block small soft">{{ inches(b.sizeMm) }}</span>
+          </th>
+          <td class="figure text-nowrap">× {{ b.count }}</td>
+          <td class="small w-100">for {{ b.for.join(', ') }}</td>
         </tr>
       </tbody>
     </table>

@@ -35,6 +35,12 @@ defineEmits<{ go: [step: Step]; ways: [] }>()
     <button v-if="!closed" type="button" class="btn btn-plain ways" @click="$emit('ways')">
       {{ methodNames[sheet.method] }}
     </button>
+    <RouterLink
+      v-if="sheet.points.some((p) => p.shim && p.found)"
+      class="btn btn-plain ways"
+      :to="{ name: 'shim-bench', query: { visits: view.visitId } }"
+      >Shim bench</RouterLink
+    >
     <nav aria-label="Steps of the visit">
       <button
         v-for="s in steps"

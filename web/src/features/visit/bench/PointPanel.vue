@@ -219,7 +219,7 @@ function takeBack(entry: string) {
     <ShimPanel
       v-if="point.shim && !closed && (!finished || !point.shim.now)"
       :key="`shim ${point.label}`"
-      :sheet="sheet"
+      :view="view"
       :point="point"
       :setting="setting"
       @say="(...entries) => emit('say', ...entries)"

@@ -2,13 +2,16 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, ref } from 'vue'
+import type { Schemas } from '../../../api/client'
+import { newId } from '../../../api/newId'
 import type { Entry } from '../../../offline/entries'
 import { knownBy, size } from '../../../shared/words/shims'
 import ShimRead from './ShimRead.vue'
-import type { Point, Sheet } from './useVisit'
+import { useLooseShims } from './useLooseShims'
+import type { Point, Visit } from './useVisit'
 
 /** The shim at a point: how thick it is and how that is known, what would bring the gap right, and the change itself. */
-const props = defineProps<{ sheet: Sheet; point: Point; setting: boolean }>()
+const props = defineProps<{ view: Visit; point: Point; setting: boolean }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 const shim = computed(() => props.point.shim!)
 const now = computed(() => shim.value.now)
@@ -20,6 +23,11 @@ const why = ref('')
 /** Closed up: any thinner one gives a gap to work from. */
 const thinner = computed(() => props.point.advice?.action === 'fitThinnerFirst')
 const range = computed(() => props.point.advice?.shim ?? null)
+const { here, decided, holding, take, put } = useLooseShims(
+  () => props.view,
+  () => props.point,
+)
+const busy = ref(false)
 const offers = computed(() => {
   const mm = shim.value.nowMm ?? 0
   if (thinner.value)
@@ -27,10 +35,33 @@ const offers = computed(() => {
       .filter((s) => s < mm - 0.2)
       .slice(-3)
       .reverse()
-  return range.value?.choiceMm == null ? [] : [range.value.choiceMm, ...range.value.alternativesMm.slice(0, 3)]
+  const sizes = range.value?.choiceMm == null ? [] : [range.value.choiceMm, ...range.value.alternativesMm.slice(0, 3)]
+  const first = decided.value?.newMm
+  return first == null ? sizes : [first, ...sizes.filter((s) => Math.abs(s - first) > 1e-6)]
 })
+/** Out of the drawer that holds it, so that the drawer knows; what was decided lies on its tray already. */
+const outOf = (mm: number) => (mm === decided.value?.newMm ? null : holding(mm))
+const bench = computed(() => ({ name: 'shim-bench', query: { visits: props.view.visitId } }))
+/** The shim that came out, where no job says where it goes. */
+const cameOut = computed(() =>
+  shim.value.fitted && !decided.value && !shim.value.planned ? (shim.value.found?.thickness ?? null) : null,
+)
+const putAway = ref(false)
+async function away(drawer: Schemas['DrawerResponse']) {
+  busy.value = true
+  putAway.value = await put(drawer, Number(cameOut.value), awayId)
+  busy.value = false
+}
+const awayId = newId()
+async function fitOut(mm: number) {
+  const lies = outOf(mm)
+  busy.value = true
+  const movement = lies ? await take(lies) : null
+  busy.value = false
+  fit(size(mm), lies ? lies.held.knownBy : mm === decided.value?.newMm ? 'micrometer' : 'printed', movement)
+}
 
-function fit(thickness: string, how: 'micrometer' | 'printed' | 'lapped') {
+function fit(thickness: string, how: Schemas['ShimKnownBy'], movementId?: string | null) {
   otherSize.value = false
   emit(
     'say',
@@ -41,6 +72,7 @@ function fit(thickness: string, how: 'micrometer' | 'printed' | 'lapped') {
       old: now.value?.thickness ?? size(shim.value.nowMm!),
       new: thickness,
       unit: 'mm',
+      ...(movementId ? { movementId } : {}),
     },
     { kind: 'shimRead', point: props.point.label, stage: 'asLeft', thickness, unit: 'mm', how },
   )
@@ -102,11 +134,17 @@ function say() {
           v-for="(mm, i) in offers"
           :key="mm"
           :class="i ? 'btn-plain' : 'btn-act'"
-          @click="fit(size(mm), 'printed')"
-          >{{ size(mm) }} fitted{{ thinner ? ', to get a gap' : '' }}</BButton
+          :disabled="busy"
+          @click="fitOut(mm)"
+          >{{ size(mm) }} fitted{{ mm === decided?.newMm ? `, ${decided.from}` : thinner ? ', to get a gap' : ''
+          }}{{ outOf(mm) ? `, out of ${outOf(mm)!.drawer.name}` : '' }}</BButton
         >
         <BButton class="btn-plain" @click="otherSize = !otherSize">Another size…</BButton>
       </div>
+      <p class="small mb-1 mt-2">
+        <RouterLink :to="bench">The shim bench</RouterLink> decides the whole engine at once: swaps first, then the
+        drawer, then what is bought.
+      </p>
       <ShimRead
         v-if="otherSize || !offers.length"
         :sizes="shim.sizesMm"
@@ -134,7 +172,11 @@ function say() {
         }}</BButton>
       </form>
     </template>
-    <p v-else-if="setting && shim.fitted && shim.isTrial" class="verdict mt-2">
+    <p v-if="cameOut && here.length && !putAway" class="small d-flex gap-2 flex-wrap align-items-center mt-1 mb-1">
+      {{ cameOut }} came out. Into
+      <BButton v-for="d in here" :key="d.id" class="btn-plain" :disabled="busy" @click="away(d)">{{ d.name }}</BButton>
+    </p>
+    <p v-if="setting && shim.fitted && shim.isTrial" class="verdict mt-2">
       Measure it with this one; the right one follows from the gap.
     </p>
   </div>

@@ -62,6 +62,11 @@ function sign() {
       </ul>
     </template>
     <p v-else class="mt-2">Every point has an as-found and an as-left. With your name the record stands.</p>
+    <p v-if="view.mirrored" class="plate plate-strong p-3 mb-3" role="alert">
+      <strong>{{ view.mirrored.first }} and {{ view.mirrored.second }} mirror each other:</strong> one came out tighter,
+      the other wider than expected, by just the difference of their shims. Look whether the two were swapped before you
+      sign.
+    </p>
     <div
       v-if="view.swapped"
       class="plate plate-strong p-3 mb-3"

@@ -1,0 +1,74 @@
+using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Core.Shims;
+using ZeroDrift.Data;
+using ZeroDrift.Data.Shims;
+using ZeroDrift.Server.Errors;
+using ZeroDrift.Server.OpenApi;
+using ZeroDrift.Server.Outlooks;
+
+namespace ZeroDrift.Server.Shims.Ahead;
+
+/// <summary>What engines are likely to want, and how much adjustment they have left.</summary>
+internal static class AheadEndpoints
+{
+    /// <summary>Beyond this nobody carries a shim by a forecast, days.</summary>
+    private const int MostDays = 730;
+
+    public static void MapShimsAhead(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/engines/{id:guid}/shims", OfEngine).WithTags("Shims").WithName("engine-shims").Refuses(404);
+        api.MapGet("/sites/{id:guid}/shims-to-hold", OfSite).WithTags("Shims").WithName("site-shims").Refuses(404);
+    }
+
+    public static async Task<EngineShimsResponse> OfEngine(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
+    {
+        var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException("There is no such engine.");
+        var shims = await EngineShims.LoadAsync(data, id) ?? throw new NotFoundException($"{row.Name} has no shims.");
+        var due = Due(row, day.At(id), MostDays);
+        var after = shims.After(HoursUntil(row, due ?? day.At(id), day.At(id)));
+        var points = shims.Points;
+        var series = shims.Type.ShimSizesMm;
+        return new EngineShimsResponse
+        {
+            Access = shims.Access,
+            DiameterMm = shims.Type.ShimDiameterMm,
+            ThinnestMm = series is { Count: > 0 } ? series.Min() : null,
+            ThickestMm = series is { Count: > 0 } ? series.Max() : null,
+            Points = points,
+            Heads = shims.Heads,
+            DueOn = due,
+            Carry = [.. ShimForecast.Of(after).Select(s => new SizeWantedResponse(s.SizeMm, s.Odds, s.Expected, s.Points))],
+            NotKnown = [.. points.Select(p => p.Point).Except(after.Select(a => a.Point))],
+            JobId = await data.ShimJobs.AsNoTracking().Where(j => j.Places.Any(p => data.Visits.Any(v => v.Id == p.VisitId && v.EngineId == id)) && j.Events.All(e => e.Kind != Data.Model.ShimJobEventKind.Dropped)).OrderByDescending(j => j.MadeAt).Select(j => (Guid?)j.Id).FirstOrDefaultAsync(),
+        };
+    }
+
+    /// <summary>For every engine of a site that falls due within a year, with what its drawers hold.</summary>
+    public static async Task<SiteShimsResponse> OfSite(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
+    {
+        var site = await data.Sites.AsNoTracking().FirstOrDefaultAsync(s => s.Id == id) ?? throw new NotFoundException("There is no such site.");
+        var until = day.Today.AddYears(1);
+        var wants = new List<(ShimSort Sort, PointAtNext Point)>();
+        var (engines, notKnown) = (new List<string>(), new List<string>());
+        foreach (var row in (await yard.AllAsync(data)).Where(r => r.Site == site.Name))
+        {
+            var today = day.At(row.EngineId);
+            if (Due(row, today, until.DayNumber - today.DayNumber) is not { } due || await EngineShims.LoadAsync(data, row.EngineId) is not { } shims) continue;
+            var after = shims.After(HoursUntil(row, due, today));
+            wants.AddRange(after.Select(p => (ShimSort.Of(shims.Access, shims.Type.ShimDiameterMm), p)));
+            (after.Count > 0 ? engines : notKnown).Add(row.Name);
+        }
+        var drawers = await data.ShimDrawers.AsNoTracking().Where(d => d.SiteId == id && d.ClosedAt == null).Select(d => d.Id).ToListAsync();
+        var held = await ShimStock.HeldAsync(data, drawers);
+        return new SiteShimsResponse(site.Name, until, engines, notKnown, [.. from sort in wants.GroupBy(w => w.Sort, w => w.Point)
+            from size in ShimForecast.Hold([.. sort])
+            let have = held.Where(h => h.Sort.Access == sort.Key.Access && (h.Sort.DiameterMm is null || sort.Key.DiameterMm is null || h.Sort.DiameterMm == sort.Key.DiameterMm) && Math.Abs(h.SizeMm - size.SizeMm) < 5e-5).Sum(h => h.Count)
+            select new HoldResponse(sort.Key.Access, sort.Key.DiameterMm, size.SizeMm, size.Hold, size.Expected, have)]);
+    }
+
+    /// <summary>The day the engine is due, overdue ones today; null where nothing calls for it so soon.</summary>
+    private static DateOnly? Due(DueRow row, DateOnly today, int days) =>
+        row.Decides is not { Rule: not Core.Hours.DueRule.Nothing, Date: { } date } ? null : date < today ? today : date.DayNumber - today.DayNumber <= days ? date : null;
+
+    private static double HoursUntil(DueRow row, DateOnly due, DateOnly today) => row.HoursPerWeek / 7 * (due.DayNumber - today.DayNumber);
+}
