@@ -6,13 +6,14 @@ import { computed } from 'vue'
 import Field from '../../shared/fields/Field.vue'
 import NumberField from '../../shared/fields/NumberField.vue'
 import { adjusterNames } from '../../shared/words/valvetrains'
-import { screws, shims, valveAdjusters } from './adjusterForm'
+import { shimAdjusters } from '../../shared/words/shims'
+import { screws, valveAdjusters } from './adjusterForm'
 import type { TypeForm } from './typeForm'
 
 /** What sets the points, with the figures that this adjuster needs and no others. */
 const form = defineModel<TypeForm>({ required: true })
 const isScrew = computed(() => screws.includes(form.value.adjuster))
-const isShim = computed(() => shims.includes(form.value.adjuster))
+const isShim = computed(() => shimAdjusters.includes(form.value.adjuster))
 const other = computed(() => form.value.exhaustAdjuster)
 const anyBridge = computed(() => form.value.adjuster === 'bridgeScrew' || other.value === 'bridgeScrew')
 const hasInjector = computed(() => /j/i.test(form.value.layout))
@@ -69,7 +70,7 @@ const hasInjector = computed(() => /j/i.test(form.value.layout))
       <BFormInput v-bind="bind" v-model="form.bridgeScrews" placeholder="none" />
     </Field>
     <Field
-      v-if="isShim || shims.includes(other)"
+      v-if="isShim || shimAdjusters.includes(other)"
       v-slot="{ bind }"
       class="wide"
       name="shimSizesMm"
@@ -78,6 +79,24 @@ const hasInjector = computed(() => /j/i.test(form.value.layout))
     >
       <BFormInput v-bind="bind" v-model="form.shimSizes" class="figure" placeholder="2.30 to 3.20 by 0.05" />
     </Field>
+    <template v-if="isShim || shimAdjusters.includes(other)">
+      <Field
+        v-slot="{ bind }"
+        name="shimDiameterMm"
+        label="Shims across"
+        hint="Where several diameters are about: others do not fit."
+      >
+        <NumberField v-bind="bind" v-model="form.shimDiameter" unit="mm" />
+      </Field>
+      <Field
+        v-slot="{ bind }"
+        name="shimPerClearance"
+        label="Shim travel per gap"
+        hint="1, unless the follower has a ratio."
+      >
+        <NumberField v-bind="bind" v-model="form.shimRatio" />
+      </Field>
+    </template>
     <template v-if="form.adjuster === 'hydraulicPreload' || other === 'hydraulicPreload'">
       <Field v-slot="{ bind }" name="travelTurns" label="Plunger travel"
         ><NumberField v-bind="bind" v-model="form.travelTurns" unit="turns"

@@ -13,7 +13,6 @@ export const valveAdjusters: Schemas['AdjusterKind'][] = [
   'hydraulicPreload',
 ]
 export const screws: string[] = ['screwAtValve', 'screwAtPushrod', 'bridgeScrew', 'followerScrew']
-export const shims: string[] = ['shimOnTop', 'shimUnderBucket', 'puck']
 
 /** Numbers one after another, point or comma. */
 export const list = (text: string) =>

@@ -11,8 +11,8 @@ import TypeFacts from '../../shared/facts/TypeFacts.vue'
 import { hours } from '../../shared/figures/hours'
 import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
+import { shimAdjusters } from '../../shared/words/shims'
 import { machineNames } from '../../shared/words/machines'
-import { shims } from '../book/adjusterForm'
 import ChangeEngineDialog from './ChangeEngineDialog.vue'
 import EngineHeads from './EngineHeads.vue'
 import EngineLedger from './EngineLedger.vue'
@@ -128,7 +128,7 @@ useKeys(
         <aside>
           <NextOverhead :row="data.row" :risk="risk" />
           <EngineShims
-            v-if="data.type.shimSizesMm?.length || shims.includes(data.type.adjuster)"
+            v-if="data.type.shimSizesMm?.length || shimAdjusters.includes(data.type.adjuster)"
             :engine-id="id"
             class="mt-2"
           />

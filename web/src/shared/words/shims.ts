@@ -59,3 +59,6 @@ export const movementNames: Record<Schemas['ShimMovementKind'], string> = {
   writtenOff: 'Written off',
   counted: 'Counted',
 }
+
+/** Adjusters that are shims. */
+export const shimAdjusters: string[] = ['shimOnTop', 'shimUnderBucket', 'puck']
