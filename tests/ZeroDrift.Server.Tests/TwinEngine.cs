@@ -98,6 +98,9 @@ internal sealed class TwinEngine(ServerWithFile server)
         return this;
     }
 
+    /// <summary>The next entries are another visit's.</summary>
+    public void Anew() => VisitId = Guid.CreateVersion7();
+
     public async Task<JsonElement> ViewAsync() => await server.GetAsync($"/api/visits/{VisitId}");
 
     public async Task<JsonElement> PointAsync(string label) => (await ViewAsync()).GetProperty("points").EnumerateArray().First(p => p.GetProperty("point").GetString() == label);

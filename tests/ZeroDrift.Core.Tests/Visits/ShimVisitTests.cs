@@ -88,4 +88,65 @@ public class ShimVisitTests
         var refusal = visit.Offer(id => new OutcomeSaid("1I", PointOutcome.ShimFitted) { Old = "2.80", New = thickness, Unit = "mm", Id = id, At = DateTimeOffset.UnixEpoch, By = VisitScript.Marit, Device = "t" }).Refusal;
         Assert.Equal((RefusalCode.Malformed, "new"), (refusal!.Code, refusal.Field));
     }
+
+    [Fact]
+    public void The_second_visit_knows_what_sits_there_and_what_was_decided_and_still_asks_for_the_as_left()
+    {
+        var visit = SecondVisit();
+        var work = Work(visit, "1E");
+
+        Assert.Equal((2.70, 2.60), (work.ShimNowMm!.Value, work.Planned!.NewMm));
+        Assert.Equal("Decided: 2.60 mm, ordered, in place of 2.70. Fit it, then measure.", work.Planned.Sentence);
+        Fit(visit, "1E", "2.70", "2.60");
+        Assert.Equal(2.60, Work(visit, "1E").ShimNowMm!.Value, 9);
+        Assert.Contains("1E", visit.Visit.Refusals.Single(r => r.Code == RefusalCode.LeftMissing).Points!);
+    }
+
+    [Fact]
+    public void Two_shims_fitted_in_each_others_places_are_said_before_the_signature()
+    {
+        var visit = SecondVisit();
+        Fit(visit, "1E", "2.70", "2.60");
+        Fit(visit, "2E", "2.70", "2.80");
+        visit.Measured("1E", "0.20", ReadingStage.AsLeft);
+        Assert.Null(visit.Visit.Mirrored);
+        // 0.30 + 0.10 was expected at 1E and 0.50 − 0.10 at 2E.
+        visit.Measured("2E", "0.60", ReadingStage.AsLeft);
+
+        Assert.Equal(new Core.Shims.MirroredShims("1E", "2E"), visit.Visit.Mirrored);
+    }
+
+    [Fact]
+    public void Shims_in_their_own_places_mirror_nothing()
+    {
+        var visit = SecondVisit();
+        Fit(visit, "1E", "2.70", "2.60");
+        Fit(visit, "2E", "2.70", "2.80");
+        visit.Measured("1E", "0.40", ReadingStage.AsLeft);
+        visit.Measured("2E", "0.40", ReadingStage.AsLeft);
+
+        Assert.Null(visit.Visit.Mirrored);
+    }
+
+    /// <summary>1E was found at 0.30 and gets 2.60, 2E at 0.50 and gets 2.80; both had 2.70.</summary>
+    private static VisitScript SecondVisit()
+    {
+        var first = Guid.CreateVersion7();
+        FigureView Found(double mm) => new(Guid.CreateVersion7(), Core.Measuring.Reading.Direct(Clearance.OfMm(mm)), VisitScript.Marit, DateTimeOffset.UnixEpoch);
+        var context = Script().Visit.Context with
+        {
+            AwaitingVisit = first,
+            Awaiting =
+            [
+                new AwaitingPoint("1E", Found(0.30), new Core.Shims.PlannedShim(2.70, 2.60, Core.Shims.ShimOrigin.Buy, null)),
+                new AwaitingPoint("2E", Found(0.50), new Core.Shims.PlannedShim(2.70, 2.80, Core.Shims.ShimOrigin.Drawer, null)),
+            ],
+        };
+        var visit = new VisitScript(context);
+        visit.Open(continues: first);
+        visit.Tick("battery");
+        visit.Tick("hands");
+        visit.State();
+        return visit;
+    }
 }

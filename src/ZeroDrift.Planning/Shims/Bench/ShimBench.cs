@@ -51,7 +51,7 @@ public sealed record ShimBench(IReadOnlyList<BenchRow> Rows, ShimAllocation? All
             [
                 .. from mm in sizes
                    let predicted = own.Predicted(mm)
-                   orderby Math.Abs(predicted - own.TargetMm), mm
+                   orderby Math.Round(Math.Abs(predicted - own.TargetMm), 6), mm
                    select new BenchOption(mm, predicted, own.Holds(mm), Key(own.FittedMm) == mm, [.. placed.Where(p => p.Id != point.Id && Key(p.FittedMm!.Value) == mm).Select(p => p.Id)],
                        stock.Where(s => Key(s.SizeMm) == mm).Sum(s => s.Count), buyMm.Any(b => Key(b) == mm)),
             ];

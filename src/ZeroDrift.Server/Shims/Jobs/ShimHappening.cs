@@ -65,7 +65,8 @@ internal static class ShimHappening
     /// <summary>What the engine of a visit takes.</summary>
     private static async Task<ShimSort> SortAsync(ZeroDriftContext data, Guid visitId)
     {
-        var type = await data.Visits.AsNoTracking().Where(v => v.Id == visitId).Select(v => v.Engine!.EngineType!).Include(t => t.Points).FirstAsync();
+        var typeId = await data.Visits.AsNoTracking().Where(v => v.Id == visitId).Select(v => v.Engine!.EngineTypeId).FirstAsync();
+        var type = await data.WholeTypes.FirstAsync(t => t.Id == typeId);
         return ShimSort.Of(type.Points.Select(p => p.Adjuster.ShimAccess()).First(a => a is not null)!.Value, type.ShimDiameterMm);
     }
 }
