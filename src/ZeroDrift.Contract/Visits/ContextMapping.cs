@@ -29,6 +29,7 @@ public static class ContextMapping
         SharedSdMm = record.SharedSdMm,
         Meter = record.Meter is { } m ? new ContextMeter(m.Date, EngineHours.Of(m.ShownHours, "meter.shownHours"), m.OffsetHours) : null,
         AwaitingVisit = record.Awaiting?.VisitId,
+        AwaitingHours = record.Awaiting?.TotalHours,
         Awaiting = [.. (record.Awaiting?.Points ?? []).Select(p => new AwaitingPoint(p.Point, p.Found.ToCore(), p.Shim is { } shim ? new Core.Shims.PlannedShim(shim.OldMm, shim.NewMm, shim.Origin, shim.FromPoint) : null))],
     };
 

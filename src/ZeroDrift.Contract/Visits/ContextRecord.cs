@@ -65,7 +65,11 @@ public sealed record ContextMeterRecord(DateOnly Date, double ShownHours, double
 
 public sealed record MarkRecord(string Name, double CrankDeg, bool Trap);
 
-public sealed record AwaitingRecord(Guid VisitId, IReadOnlyList<AwaitingPointRecord> Points);
+public sealed record AwaitingRecord(Guid VisitId, IReadOnlyList<AwaitingPointRecord> Points)
+{
+    /// <summary>Engine hours when they were found, through meter changes.</summary>
+    public double? TotalHours { get; init; }
+}
 
 public sealed record AwaitingPointRecord(string Point, FigureRecord Found)
 {

@@ -84,6 +84,9 @@ public sealed record SheetPointRecord
     public double? BeforeHours { get; init; }
     public double? ExpectedMm { get; init; }
     public SheetReadingRecord? Found { get; init; }
+
+    /// <summary>As the visit before this one found it, where this one goes on with it and has not found it anew.</summary>
+    public FigureRecord? FoundBefore { get; init; }
     public SheetReadingRecord? Left { get; init; }
     /// <summary>What somebody else says it was left at, beside what is found.</summary>
     public SheetReadingRecord? Claimed { get; init; }
@@ -278,6 +281,9 @@ public sealed record SheetRecord
 
     /// <summary>Cylinders that nobody looked at.</summary>
     public required IReadOnlyList<int> NotLookedAt { get; init; }
+
+    /// <summary>Why what an earlier visit found should be measured anew; null where it still tells.</summary>
+    public string? FindAgain { get; init; }
 
     /// <summary>Piston travel past TDC, mm, at which this engine is measured.</summary>
     public PastTdc? PastTdc { get; init; }

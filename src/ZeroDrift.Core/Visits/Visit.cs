@@ -177,6 +177,9 @@ public sealed class Visit
     /// <summary>Two shims that went into each other's places, by what was measured after fitting; null where none did.</summary>
     public Shims.MirroredShims? Mirrored => Shims.MirroredShims.Of([.. fold.Points.Select(p => p.AfterFitting).OfType<Shims.FittedPoint>()]);
 
+    /// <summary>Whether the gaps of the visit that this one goes on with still tell enough; null where they do.</summary>
+    public string? FindAgain => fold.Opened is { Continues: not null, ShownHours: { } shown } && context is { AwaitingHours: { } then, Meter: { } meter } ? Shims.ShimJob.FindAgain(shown + meter.OffsetHours - then) : null;
+
     /// <summary>The gaps measured more than once: as found with its repeats, and what was left with what a second person read when countersigning.</summary>
     public IReadOnlyList<SameGap> SameGaps
     {

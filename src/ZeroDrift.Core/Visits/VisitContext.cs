@@ -155,6 +155,9 @@ public sealed record VisitContext
     /// <summary>The visit whose points wait, if one does.</summary>
     public Guid? AwaitingVisit { get; init; }
 
+    /// <summary>Engine hours at that visit, through meter changes; null where not known.</summary>
+    public double? AwaitingHours { get; init; }
+
     /// <summary>Those points.</summary>
     public IReadOnlyList<AwaitingPoint> Awaiting { get; init; } = [];
 

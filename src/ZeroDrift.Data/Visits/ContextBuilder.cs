@@ -123,7 +123,10 @@ public static class ContextBuilder
         return new AwaitingRecord(last.Id, [.. waiting.Select(p => new AwaitingPointRecord(p.Point, FigureRecord.Of(p.Found)!)
         {
             Shim = decided.TryGetValue(p.Point, out var shim) ? new PlannedShimRecord(shim.OldMm, shim.NewMm, shim.Origin, shim.FromPoint) : null,
-        })]);
+        })])
+        {
+            TotalHours = last.TotalHours,
+        };
     }
 
     private static async Task<IReadOnlyList<MarkRecord>> MarksAsync(ZeroDriftContext data, Guid engineId) =>

@@ -1981,6 +1981,11 @@ export interface components {
             /** Format: uuid */
             visitId: string;
             points: components["schemas"]["AwaitingPointRecord"][];
+            /**
+             * Format: double
+             * @description Engine hours when they were found, through meter changes.
+             */
+            totalHours?: null | number;
         };
         AwayRequest: {
             /** Format: uuid */
@@ -5514,6 +5519,7 @@ export interface components {
             /** Format: double */
             expectedMm?: null | number;
             found?: null | components["schemas"]["SheetReadingRecord"];
+            foundBefore?: null | components["schemas"]["FigureRecord"];
             left?: null | components["schemas"]["SheetReadingRecord"];
             claimed?: null | components["schemas"]["SheetReadingRecord"];
             claimedBy?: null | string;
@@ -5694,6 +5700,8 @@ export interface components {
             letters: string;
             /** @description Cylinders that nobody looked at. */
             notLookedAt: number[];
+            /** @description Why what an earlier visit found should be measured anew; null where it still tells. */
+            findAgain?: null | string;
             pastTdc?: null | components["schemas"]["PastTdc"];
             stops: components["schemas"]["SheetStopRecord"][];
             cannotSet: components["schemas"]["UnplacedPointResponse"][];

@@ -1,11 +1,26 @@
 <script setup lang="ts">
 import { BToast } from 'bootstrap-vue-next/components/BToast'
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { sentence } from '../api/client'
 import { dismiss, toast, toasts, type Toast } from '../shared/toasts/toasts'
 
-/** What was just done, with its way back. */
 const undoing = ref<number | null>(null)
+/** What was just done, with its way back. It goes by itself after a while, but not from under the hand that is on its button. */
+const seen = new Set<number>()
+watch(
+  toasts,
+  (now) => {
+    for (const t of now.filter((n) => !seen.has(n.id))) {
+      seen.add(t.id)
+      const leave = () =>
+        document.activeElement?.closest(`[data-note="${t.id}"]`) || undoing.value === t.id
+          ? setTimeout(leave, 2_000)
+          : dismiss(t.id)
+      setTimeout(leave, t.undo ? 12_000 : 6_000)
+    }
+  },
+  { immediate: true },
+)
 async function undo(t: Toast) {
   undoing.value = t.id
   try {
@@ -26,7 +41,7 @@ async function undo(t: Toast) {
       v-for="t in toasts"
       :key="t.id"
       :model-value="true"
-      :delay="t.undo ? 12_000 : 6_000"
+      :data-note="t.id"
       no-close-button
       no-animation
       @update:model-value="(now) => !now && dismiss(t.id)"
@@ -52,6 +67,14 @@ async function undo(t: Toast) {
   display: grid;
   gap: 8px;
   max-width: min(440px, calc(100vw - 32px));
+}
+/* A note never stands in the way of the button under it; only its own buttons take a press. */
+.toasts,
+.toasts :deep(.toast) {
+  pointer-events: none;
+}
+.toasts button {
+  pointer-events: auto;
 }
 .said {
   display: flex;

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import GapStrip from '../../../instruments/GapStrip.vue'
 import VerdictMark from '../../../instruments/VerdictMark.vue'
 import type { Entry } from '../../../offline/entries'
+import { day } from '../../../shared/figures/days'
 import { hours } from '../../../shared/figures/hours'
 import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
@@ -42,8 +43,12 @@ const emit = defineEmits<{
 // In the unit of the blades in hand.
 const figures = useFigures(() => props.sheet.trayUnit as Unit)
 
+/** What an earlier visit found is measured anew before anything is changed. */
+const anew = ref(false)
 /** Its found figure is known, or none is owed: on a build everything is set and measured. */
-const setting = computed(() => !props.point.owesFound && (!props.point.done || props.resetting))
+const setting = computed(
+  () => !props.point.owesFound && (!props.point.done || props.resetting) && !(anew.value && props.point.foundBefore),
+)
 const finished = computed(() => props.point.done && !props.resetting)
 const onServer = computed(() =>
   setting.value || props.point.left
@@ -83,7 +88,7 @@ const changesShim = computed(
   () =>
     props.point.adjusterKind === 'shim' &&
     setting.value &&
-    !!props.point.found &&
+    !!(props.point.found || props.point.foundBefore) &&
     !props.point.shim?.fitted &&
     !props.point.leftDraft,
 )
@@ -171,9 +176,9 @@ function takeBack(entry: string) {
       :min="point.minMm"
       :max="point.maxMm"
       :set="point.setMm"
-      :found="point.found?.estimateMm ?? (setting ? null : onServer?.estimateMm)"
-      :lower="point.found?.lowerMm ?? (setting ? null : onServer?.lowerMm)"
-      :upper="point.found?.upperMm ?? (setting ? null : onServer?.upperMm)"
+      :found="point.found?.estimateMm ?? (setting ? point.foundBefore?.estimateMm : onServer?.estimateMm)"
+      :lower="point.found?.lowerMm ?? (setting ? point.foundBefore?.lowerMm : onServer?.lowerMm)"
+      :upper="point.found?.upperMm ?? (setting ? point.foundBefore?.upperMm : onServer?.upperMm)"
       :left="setting ? (onServer?.estimateMm ?? null) : (point.left?.estimateMm ?? null)"
       :expected="point.expectedMm"
       :state="state"
@@ -207,6 +212,25 @@ function takeBack(entry: string) {
           {{ point.corrected.map((c) => readingText(c.before, figures.figure)).join(', ') }}.</template
         >
       </p>
+    </div>
+
+    <div v-if="point.foundBefore && point.minMm != null && !finished" class="found">
+      <p class="verdict">
+        Found {{ figures.withUnit(point.foundBefore.estimateMm ?? point.foundBefore.upperMm) }},
+        {{ day(point.foundBefore.at) }}.
+      </p>
+      <p v-if="sheet.findAgain && setting && !point.shim?.fitted" class="mb-1">{{ sheet.findAgain }}</p>
+      <button
+        v-if="setting && !point.shim?.fitted && !point.leftDraft && !closed"
+        type="button"
+        class="text-link small"
+        @click="anew = true"
+      >
+        Measure it anew first
+      </button>
+      <button v-else-if="anew && !closed" type="button" class="text-link small" @click="anew = false">
+        Go by what was found then
+      </button>
     </div>
 
     <PointSteps

@@ -121,7 +121,15 @@ function say() {
       submit="Read"
       @read="read"
     />
-    <template v-if="setting && shim.nowMm != null && (!shim.fitted || !shim.isTrial) && !point.left && point.found">
+    <template
+      v-if="
+        setting &&
+        shim.nowMm != null &&
+        (!shim.fitted || !shim.isTrial) &&
+        !point.left &&
+        (point.found || point.foundBefore)
+      "
+    >
       <p class="verdict mt-2">{{ point.advice?.sentence }}</p>
       <p v-if="range && range.surelyFrom != null && range.surelyTo! > range.surelyFrom + 1e-6" class="small soft mb-1">
         {{ size(range.surelyFrom) }} to {{ size(range.surelyTo!) }} mm
