@@ -122,13 +122,14 @@ public sealed class ShimBenchTests : IDisposable
             await twin.Engine.SignAsync();
         }
         var shims = await server.GetAsync($"/api/engines/{twin.Engine.EngineId}/shims");
-        var point1E = shims.GetProperty("points").EnumerateArray().First(p => p.GetProperty("point").GetString() == "1E");
+        var left = await server.GetAsync($"/api/engines/{twin.Engine.EngineId}/left");
+        var point1E = left.GetProperty("points").EnumerateArray().First(p => p.GetProperty("point").GetString() == "1E");
 
         Assert.Equal(0.06, point1E.GetProperty("recessionMm").GetDouble(), 9);
         Assert.Equal((0.40, "thinnest"), (Math.Round(point1E.GetProperty("leftMm").GetDouble(), 9), point1E.GetProperty("towards").GetString()));
         var hours = point1E.GetProperty("hours");
         Assert.True(hours.GetProperty("early").GetDouble() < hours.GetProperty("middle").GetDouble());
-        var head = shims.GetProperty("heads").EnumerateArray().First(h => h.GetProperty("kind").GetString() == "exhaust");
+        var head = left.GetProperty("heads").EnumerateArray().First(h => h.GetProperty("kind").GetString() == "exhaust");
         Assert.Equal(("1E", "1E"), (head.GetProperty("mostRecededPoint").GetString(), head.GetProperty("firstOutPoint").GetString()));
         Assert.All(shims.GetProperty("carry").EnumerateArray(), c => Assert.InRange(c.GetProperty("odds").GetDouble(), 0.01, 1));
         Assert.Empty(shims.GetProperty("notKnown").EnumerateArray());

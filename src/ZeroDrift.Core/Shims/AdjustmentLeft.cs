@@ -54,5 +54,23 @@ public sealed record AdjustmentLeft(double RecessionMm, double? LeftMm, ShimEnd?
         double? Until(double r) => r > 0 ? left / (shimPerClearance * r) * 1000 : null;
     }
 
+    /// <summary>The same of a screw: as its seat comes up the screw comes out, until its thread is used up.</summary>
+    /// <param name="recessionMm">How far the seat has come up since build, as a gap; below 0 where it has worn the other way.</param>
+    /// <param name="freeMm">Thread left to come out by at build, mm of travel; null where nobody knows.</param>
+    /// <param name="mmPer1000h">Rate of the gap, mm a 1000 h; below 0 closing.</param>
+    /// <param name="standardErrorMmPer1000h">Its standard error.</param>
+    /// <param name="clearancePerTravel">Gap gained per screw travel, above 0 to 10.</param>
+    public static AdjustmentLeft OfScrew(double recessionMm, double? freeMm, double mmPer1000h, double standardErrorMmPer1000h, double clearancePerTravel)
+    {
+        Require.Above(clearancePerTravel, 0, 10, "clearancePerTravel", "The clearance per screw travel");
+        // Run the other way the screw goes in, where it has all the thread there is.
+        if (freeMm is not { } free || mmPer1000h >= 0) return new AdjustmentLeft(recessionMm, freeMm is { } all ? Math.Max(0, all - recessionMm / clearancePerTravel) : null, null, new HoursLeft(null, null, null));
+        var left = Math.Max(0, free - recessionMm / clearancePerTravel);
+        var (rate, band) = (-mmPer1000h, TenToNinety * standardErrorMmPer1000h);
+        return new AdjustmentLeft(recessionMm, left, ShimEnd.Thinnest, new HoursLeft(Until(rate + band), Until(rate), Until(rate - band)));
+
+        double? Until(double r) => r > 0 ? left * clearancePerTravel / r * 1000 : null;
+    }
+
     private static void Shim(double mm, string field, string what) => Require.Above(mm, 0, Require.ThickestMm, field, what, "mm");
 }

@@ -52,8 +52,20 @@ internal static class DemoWorks
             foreach (var (size, count) in held)
                 data.ShimMovements.Add(new ShimMovementRow
                 {
-                    ActId = DemoIds.For($"drawer/{name}/{access}/{size}"), DrawerId = drawer.Id, Kind = ShimMovementKind.Counted, Access = access, DiameterMm = diameterMm, SizeMm = ShimSize.Of(size, "mm"), Change = count, Counted = count,
-                    KnownBy = known, Written = size, Unit = "mm", At = now.AddDays(-9), Who = "Tove", Why = "Counted in.",
+                    ActId = DemoIds.For($"drawer/{name}/{access}/{size}"),
+                    DrawerId = drawer.Id,
+                    Kind = ShimMovementKind.Counted,
+                    Access = access,
+                    DiameterMm = diameterMm,
+                    SizeMm = ShimSize.Of(size, "mm"),
+                    Change = count,
+                    Counted = count,
+                    KnownBy = known,
+                    Written = size,
+                    Unit = "mm",
+                    At = now.AddDays(-9),
+                    Who = "Tove",
+                    Why = "Counted in.",
                 });
         }
         Drawer("Depot kit", ShimDrawerKind.Kit, "Depot", ShimAccess.UnderBucket, ShimKnownBy.Printed, 9, ("2.30", 2), ("2.35", 1), ("2.40", 2), ("2.75", 1), ("3.05", 1), ("3.10", 2), ("3.15", 1));

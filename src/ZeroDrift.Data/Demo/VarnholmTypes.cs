@@ -28,7 +28,7 @@ internal static class VarnholmTypes
         Type("PB6-8", "Standby set, six with bridges", "1-5-3-6-2-4", "1 2 3 4 5 6", "I E I E I E I E I E I E", AdjusterKind.BridgeScrew, 1.25, 1.0, TurningMethod.TwoStop,
             (1000, 12, 150), 6, today, Window("thou", "10", "14", "12", "23", "29", "26")),
         Type("LB6-10", "Lorry, six with bridges", "1-4-2-6-3-5", "1 2 3 4 5 6", "I E I E I E I E I E I E", AdjusterKind.BridgeScrew, 1.25, 1.0, TurningMethod.TwoStop,
-            (1500, 24, 300), 5, today, Window("mm", "0.25", "0.35", "0.30", "0.45", "0.55", "0.50")),
+            (1500, 24, 300), 5, today, Window("mm", "0.25", "0.35", "0.30", "0.45", "0.55", "0.50"), with: t => t.ScrewFreeMm = 3.5),
         Type("LC4-4", "Lorry, four, overhead cam", "1-3-4-2", "1 2 3 4", "I E I E I E I E", AdjusterKind.FollowerScrew, 0.75, 1.3, TurningMethod.LobeAway,
             (1200, 18, 250), 4, today, Window("mm", "0.17", "0.25", "0.20", "0.27", "0.35", "0.30"),
             with: t => (t.Interference, t.Pins, t.DialConversion, t.DialContact) = (true, "the cam bar", 0.42, "on the follower, over its screw")),

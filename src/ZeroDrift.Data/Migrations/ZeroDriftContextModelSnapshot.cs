@@ -451,6 +451,9 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<double?>("ScrewFreeMm")
+                        .HasColumnType("REAL");
+
                     b.Property<double?>("SecondPassMinutes")
                         .HasColumnType("REAL");
 

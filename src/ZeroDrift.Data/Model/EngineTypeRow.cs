@@ -38,6 +38,9 @@ public sealed class EngineTypeRow : INamed
     public List<double>? ShimSizesMm { get; set; }
     public double ShimPerClearance { get; set; } = 1;
 
+    /// <summary>Thread a new screw has left to come out by, mm of travel; null where nobody measured it.</summary>
+    public double? ScrewFreeMm { get; set; }
+
     /// <summary>Across, mm: shims of another diameter do not fit; null where the book gives none.</summary>
     public double? ShimDiameterMm { get; set; }
     public double? TravelTurns { get; set; }

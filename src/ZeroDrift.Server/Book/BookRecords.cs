@@ -43,7 +43,6 @@ public sealed record EngineTypeRequest : TypeWays
     public AdjusterKind Adjuster { get; init; }
     public IReadOnlyList<double>? ShimSizesMm { get; init; }
     public double? ShimPerClearance { get; init; }
-    public double? ShimDiameterMm { get; init; }
     public double? TravelTurns { get; init; }
     public bool? SelfLocking { get; init; }
 
@@ -94,6 +93,7 @@ public sealed record EngineTypeResponse
     public IReadOnlyList<double>? ShimSizesMm { get; init; }
     public required double ShimPerClearance { get; init; }
     public double? ShimDiameterMm { get; init; }
+    public double? ScrewFreeMm { get; init; }
     public double? TravelTurns { get; init; }
     public required bool SelfLocking { get; init; }
     public required double ColdMaxC { get; init; }

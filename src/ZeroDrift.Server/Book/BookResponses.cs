@@ -33,6 +33,7 @@ internal static class BookResponses
             ShimSizesMm = row.ShimSizesMm,
             ShimPerClearance = row.ShimPerClearance,
             ShimDiameterMm = row.ShimDiameterMm,
+            ScrewFreeMm = row.ScrewFreeMm,
             TravelTurns = row.TravelTurns,
             SelfLocking = row.SelfLocking,
             ColdMaxC = row.ColdMaxC,

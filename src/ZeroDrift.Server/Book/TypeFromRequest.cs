@@ -41,7 +41,6 @@ internal static class TypeFromRequest
             ByKind = kinds,
             ShimSizesMm = Sizes(request.ShimSizesMm),
             ShimPerClearance = Given.InRange(request.ShimPerClearance, 0.05, 10, "shimPerClearance", "The shim travel per clearance") ?? 1,
-            ShimDiameterMm = Given.InRange(request.ShimDiameterMm, 1, 60, "shimDiameterMm", "The shim's diameter, mm"),
             TravelTurns = Given.InRange(request.TravelTurns, 0.05, 100, "travelTurns", "The plunger travel in turns"),
             SelfLocking = request.SelfLocking ?? false,
             Method = request.Method,

@@ -79,6 +79,12 @@ public abstract record TypeWays
     public double? GasketHours { get; init; }
     public bool? NarrowBlade { get; init; }
 
+    /// <summary>Its shims across; others do not fit.</summary>
+    public double? ShimDiameterMm { get; init; }
+
+    /// <summary>Thread that a new screw can still come out by, mm of travel.</summary>
+    public double? ScrewFreeMm { get; init; }
+
     /// <summary>A hot figure holds for so many minutes since the engine stopped.</summary>
     public double? HotMinutes { get; init; }
 
@@ -135,6 +141,8 @@ public abstract record TypeWays
         type.Uniflow = Uniflow ?? type.Uniflow;
         type.GasketHours = Optional("gasketHours", type.GasketHours, GasketHours, 0.01, 1000, "What new gaskets are worth, in hours of work,");
         type.NarrowBlade = Changed("narrowBlade", type.NarrowBlade, NarrowBlade);
+        type.ShimDiameterMm = Optional("shimDiameterMm", type.ShimDiameterMm, ShimDiameterMm, 1, 60, "The shim's diameter");
+        type.ScrewFreeMm = Optional("screwFreeMm", type.ScrewFreeMm, ScrewFreeMm, 0.1, 50, "The screw's free thread");
         type.HotMinutes = Optional("hotMinutes", type.HotMinutes, HotMinutes, 1, 600, "How long a hot figure holds, in minutes,");
         type.ResetHotHours = Optional("resetHotHours", type.ResetHotHours, ResetHotHours, 1, 10_000, "The hours to the setting hot after a build");
         type.SecondPassMinutes = Optional("secondPassMinutes", type.SecondPassMinutes, SecondPassMinutes, 1, 1440, "The minutes to the second pass");

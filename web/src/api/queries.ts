@@ -87,6 +87,11 @@ export const queries = {
       queryKey: ['shims', 'jobs', asked],
       queryFn: () => answer(api.GET('/api/shim-jobs', { params: { query: asked } })),
     }),
+  engineLeft: (id: string) =>
+    queryOptions({
+      queryKey: ['engine', id, 'left'],
+      queryFn: () => answer(api.GET('/api/engines/{id}/left', { params: { path: { id } } })),
+    }),
   engineShims: (id: string) =>
     queryOptions({
       queryKey: ['shims', 'engine', id],

@@ -680,6 +680,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engines/{id}/left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["engine-left"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/shims": {
         parameters: {
             query?: never;
@@ -1833,6 +1849,21 @@ export interface components {
             towards: null | components["schemas"]["ShimEnd"];
             /** @description Hours until then. */
             hours: components["schemas"]["HoursLeft"];
+        };
+        /**
+         * @description What is left on an engine. Of shims with the ends of their series; of screws with the free thread at build, where somebody measured it. A point
+         *     without two ends of a run is not in it.
+         */
+        AdjustmentLeftOfEngine: {
+            access: null | components["schemas"]["ShimAccess"];
+            /** Format: double */
+            thinnestMm: null | number;
+            /** Format: double */
+            thickestMm: null | number;
+            /** Format: double */
+            screwFreeMm: null | number;
+            points: components["schemas"]["ShimPointAhead"][];
+            heads: components["schemas"]["HeadLeft"][];
         };
         AdjustmentLeftRequest: {
             /** Format: double */
@@ -3025,12 +3056,6 @@ export interface components {
             access: components["schemas"]["ShimAccess"];
             /** Format: double */
             diameterMm?: null | number;
-            /** Format: double */
-            thinnestMm?: null | number;
-            /** Format: double */
-            thickestMm?: null | number;
-            points: components["schemas"]["ShimPointAhead"][];
-            heads: components["schemas"]["HeadLeft"][];
             /**
              * Format: date
              * @description When the engine is due; null where nothing calls for it within the forecast.
@@ -3111,6 +3136,16 @@ export interface components {
             narrowBlade?: null | boolean;
             /**
              * Format: double
+             * @description Its shims across; others do not fit.
+             */
+            shimDiameterMm?: null | number;
+            /**
+             * Format: double
+             * @description Thread that a new screw can still come out by, mm of travel.
+             */
+            screwFreeMm?: null | number;
+            /**
+             * Format: double
              * @description A hot figure holds for so many minutes since the engine stopped.
              */
             hotMinutes?: null | number;
@@ -3163,8 +3198,6 @@ export interface components {
             shimSizesMm?: null | number[];
             /** Format: double */
             shimPerClearance?: null | number;
-            /** Format: double */
-            shimDiameterMm?: null | number;
             /** Format: double */
             travelTurns?: null | number;
             selfLocking?: null | boolean;
@@ -3232,6 +3265,16 @@ export interface components {
             narrowBlade?: null | boolean;
             /**
              * Format: double
+             * @description Its shims across; others do not fit.
+             */
+            shimDiameterMm?: null | number;
+            /**
+             * Format: double
+             * @description Thread that a new screw can still come out by, mm of travel.
+             */
+            screwFreeMm?: null | number;
+            /**
+             * Format: double
              * @description A hot figure holds for so many minutes since the engine stopped.
              */
             hotMinutes?: null | number;
@@ -3291,6 +3334,8 @@ export interface components {
             shimPerClearance: number;
             /** Format: double */
             shimDiameterMm?: null | number;
+            /** Format: double */
+            screwFreeMm?: null | number;
             /** Format: double */
             travelTurns?: null | number;
             selfLocking: boolean;
@@ -8379,6 +8424,37 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "engine-left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdjustmentLeftOfEngine"];
                 };
             };
             /** @description Not Found */

@@ -16,6 +16,7 @@ internal static class AheadEndpoints
 
     public static void MapShimsAhead(this IEndpointRouteBuilder api)
     {
+        api.MapGet("/engines/{id:guid}/left", (Guid id, ZeroDriftContext data) => LeftView.OfAsync(id, data)).WithTags("Engines").WithName("engine-left").Refuses(404);
         api.MapGet("/engines/{id:guid}/shims", OfEngine).WithTags("Shims").WithName("engine-shims").Refuses(404);
         api.MapGet("/sites/{id:guid}/shims-to-hold", OfSite).WithTags("Shims").WithName("site-shims").Refuses(404);
     }
@@ -23,22 +24,16 @@ internal static class AheadEndpoints
     public static async Task<EngineShimsResponse> OfEngine(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
     {
         var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException("There is no such engine.");
-        var shims = await EngineShims.LoadAsync(data, id) ?? throw new NotFoundException($"{row.Name} has no shims.");
+        var shims = await ShimsAhead.LoadAsync(data, id) ?? throw new NotFoundException($"{row.Name} has no shims.");
         var due = Due(row, day.At(id), MostDays);
         var after = shims.After(HoursUntil(row, due ?? day.At(id), day.At(id)));
-        var points = shims.Points;
-        var series = shims.Type.ShimSizesMm;
         return new EngineShimsResponse
         {
             Access = shims.Access,
             DiameterMm = shims.Type.ShimDiameterMm,
-            ThinnestMm = series is { Count: > 0 } ? series.Min() : null,
-            ThickestMm = series is { Count: > 0 } ? series.Max() : null,
-            Points = points,
-            Heads = shims.Heads,
             DueOn = due,
             Carry = [.. ShimForecast.Of(after).Select(s => new SizeWantedResponse(s.SizeMm, s.Odds, s.Expected, s.Points))],
-            NotKnown = [.. points.Select(p => p.Point).Except(after.Select(a => a.Point))],
+            NotKnown = [.. shims.Points.Select(p => p.Point).Except(after.Select(a => a.Point))],
             JobId = await data.ShimJobs.AsNoTracking().Where(j => j.Places.Any(p => data.Visits.Any(v => v.Id == p.VisitId && v.EngineId == id)) && j.Events.All(e => e.Kind != Data.Model.ShimJobEventKind.Dropped)).OrderByDescending(j => j.MadeAt).Select(j => (Guid?)j.Id).FirstOrDefaultAsync(),
         };
     }
@@ -53,7 +48,7 @@ internal static class AheadEndpoints
         foreach (var row in (await yard.AllAsync(data)).Where(r => r.Site == site.Name))
         {
             var today = day.At(row.EngineId);
-            if (Due(row, today, until.DayNumber - today.DayNumber) is not { } due || await EngineShims.LoadAsync(data, row.EngineId) is not { } shims) continue;
+            if (Due(row, today, until.DayNumber - today.DayNumber) is not { } due || await ShimsAhead.LoadAsync(data, row.EngineId) is not { } shims) continue;
             var after = shims.After(HoursUntil(row, due, today));
             wants.AddRange(after.Select(p => (ShimSort.Of(shims.Access, shims.Type.ShimDiameterMm), p)));
             (after.Count > 0 ? engines : notKnown).Add(row.Name);

@@ -7,6 +7,12 @@ namespace ZeroDrift.Server.Shims.Ahead;
 /// <summary>A point's shim, how far its seat has come up since build (or since the first visit that tells), and what is left.</summary>
 public sealed record ShimPointAhead(string Point, LashKind Kind, int Bank, double? ShimMm, ShimKnownBy? KnownBy, DateOnly? KnownSince, double? GapMm, double? RecessionMm, DateOnly? Since, double? LeftMm, ShimEnd? Towards, HoursLeft? Hours);
 
+/// <summary>
+/// What is left on an engine. Of shims with the ends of their series; of screws with the free thread at build, where somebody measured it. A point
+/// without two ends of a run is not in it.
+/// </summary>
+public sealed record AdjustmentLeftOfEngine(ShimAccess? Access, double? ThinnestMm, double? ThickestMm, double? ScrewFreeMm, IReadOnlyList<ShimPointAhead> Points, IReadOnlyList<HeadLeft> Heads);
+
 /// <summary>A size that an opening may want.</summary>
 public sealed record SizeWantedResponse(double SizeMm, double Odds, double Expected, IReadOnlyList<string> Points);
 
@@ -15,11 +21,6 @@ public sealed record EngineShimsResponse
 {
     public required ShimAccess Access { get; init; }
     public double? DiameterMm { get; init; }
-    public double? ThinnestMm { get; init; }
-    public double? ThickestMm { get; init; }
-    public required IReadOnlyList<ShimPointAhead> Points { get; init; }
-    public required IReadOnlyList<HeadLeft> Heads { get; init; }
-
     /// <summary>When the engine is due; null where nothing calls for it within the forecast.</summary>
     public DateOnly? DueOn { get; init; }
     public required IReadOnlyList<SizeWantedResponse> Carry { get; init; }

@@ -57,6 +57,14 @@ const hasInjector = computed(() => /j/i.test(form.value.layout))
     >
       <NumberField v-bind="bind" v-model="form.ratio" />
     </Field>
+    <Field
+      v-if="isScrew"
+      v-slot="{ bind }"
+      name="screwFreeMm"
+      label="Free thread at build"
+      hint="What a new screw can still come out by as its seat comes up."
+      ><NumberField v-bind="bind" v-model="form.screwFree" unit="mm"
+    /></Field>
     <Field v-if="hasInjector" v-slot="{ bind }" label="Injector screw’s pitch"
       ><NumberField v-bind="bind" v-model="form.injectorPitch" unit="mm"
     /></Field>

@@ -11,6 +11,8 @@ import NumberField from '../../shared/fields/NumberField.vue'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { plural } from '../../shared/words/counts'
+import { shimAdjusters } from '../../shared/words/shims'
+import { screws } from './adjusterForm'
 import { emptyKit, kitComplaints, kitOf, kitRequest } from './kitForm'
 
 /** What the job takes: fasteners with their tools and torques, gaskets, scarce tools; and how long a hot figure holds. */
@@ -96,6 +98,17 @@ const form = useForm({
         /></Field>
         <Field v-slot="{ bind }" name="sameWithinMm" label="All to one figure within"
           ><NumberField v-bind="bind" v-model="kit.sameWithin" unit="mm"
+        /></Field>
+        <Field v-if="shimAdjusters.includes(type.adjuster)" v-slot="{ bind }" name="shimDiameterMm" label="Shims across"
+          ><NumberField v-bind="bind" v-model="kit.shimDiameter" unit="mm"
+        /></Field>
+        <Field
+          v-else-if="screws.includes(type.adjuster)"
+          v-slot="{ bind }"
+          name="screwFreeMm"
+          label="Free thread at build"
+          hint="What a new screw can still come out by."
+          ><NumberField v-bind="bind" v-model="kit.screwFree" unit="mm"
         /></Field>
       </div>
       <BFormCheckbox v-model="kit.narrowBlade" class="mb-3"

@@ -14,7 +14,10 @@ describe('what a job takes, as it is typed', () => {
     expect(sent.fasteners).toEqual([{ use: 'locknut', size: null, torqueNm: 22.5, count: null }])
     expect(sent.gaskets).toEqual([{ name: 'cover gasket', count: 1, singleUse: true }])
     expect(sent.scarceTools).toEqual(['puller', 'dial rig'])
-    expect([sent.hotMinutes, sent.emptied]).toEqual([20, ['gasketHours', 'resetHotHours', 'sameWithinMm']])
+    expect([sent.hotMinutes, sent.emptied]).toEqual([
+      20,
+      ['gasketHours', 'resetHotHours', 'sameWithinMm', 'shimDiameterMm', 'screwFreeMm'],
+    ])
   })
   it('tells a torque that is no number beside its field', () =>
     expect(

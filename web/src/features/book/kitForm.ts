@@ -10,6 +10,8 @@ export const emptyKit = () => ({
   hotMinutes: '',
   resetHotHours: '',
   sameWithin: '',
+  shimDiameter: '',
+  screwFree: '',
   narrowBlade: false,
 })
 export type KitForm = ReturnType<typeof emptyKit>
@@ -24,6 +26,8 @@ export const kitOf = (type: Schemas['EngineTypeResponse']): KitForm => ({
   hotMinutes: shown(type.hotMinutes),
   resetHotHours: shown(type.resetHotHours),
   sameWithin: shown(type.sameWithinMm),
+  shimDiameter: shown(type.shimDiameterMm),
+  screwFree: shown(type.screwFreeMm),
   narrowBlade: type.narrowBlade,
 })
 
@@ -34,6 +38,8 @@ export function kitComplaints(kit: KitForm): Record<string, string | undefined> 
     hotMinutes: notANumber(kit.hotMinutes),
     resetHotHours: notANumber(kit.resetHotHours),
     sameWithinMm: notANumber(kit.sameWithin),
+    shimDiameterMm: notANumber(kit.shimDiameter),
+    screwFreeMm: notANumber(kit.screwFree),
   }
   kit.fasteners.forEach((f, i) => (complaints[`fasteners[${i}].torqueNm`] = notANumber(f.torque)))
   kit.gaskets.forEach((g, i) => (complaints[`gaskets[${i}].count`] = notANumber(g.count)))
@@ -47,6 +53,8 @@ export function kitRequest(kit: KitForm) {
     hotMinutes: typedNumber(kit.hotMinutes) ?? null,
     resetHotHours: typedNumber(kit.resetHotHours) ?? null,
     sameWithinMm: typedNumber(kit.sameWithin) ?? null,
+    shimDiameterMm: typedNumber(kit.shimDiameter) ?? null,
+    screwFreeMm: typedNumber(kit.screwFree) ?? null,
   }
   return {
     fasteners: kit.fasteners.map((f) => ({

@@ -19,6 +19,7 @@ import EngineLedger from './EngineLedger.vue'
 import HoursAhead from './HoursAhead.vue'
 import MeterDialog from './MeterDialog.vue'
 import CallList from './CallList.vue'
+import EngineLeft from './EngineLeft.vue'
 import EngineShims from './EngineShims.vue'
 import NextOverhead from './NextOverhead.vue'
 import OwnFigures from './OwnFigures.vue'
@@ -127,6 +128,7 @@ useKeys(
         </div>
         <aside>
           <NextOverhead :row="data.row" :risk="risk" />
+          <EngineLeft :engine-id="id" class="mt-2" />
           <EngineShims
             v-if="data.type.shimSizesMm?.length || shimAdjusters.includes(data.type.adjuster)"
             :engine-id="id"

@@ -13,14 +13,14 @@ using ZeroDrift.Data.Shims;
 namespace ZeroDrift.Server.Shims.Ahead;
 
 /// <summary>What the record knows of one engine's shims, and what drift makes of it.</summary>
-internal sealed class EngineShims
+internal sealed class ShimsAhead
 {
     private const double FiveToNinetyFive = 2 * 1.6449;
     private readonly EngineType core;
     private readonly OutlookContent outlook;
     private readonly IReadOnlyList<ShimVisit> history;
 
-    private EngineShims(EngineRow engine, EngineTypeRow type, OutlookContent outlook, IReadOnlyList<ShimVisit> history)
+    private ShimsAhead(EngineRow engine, EngineTypeRow type, OutlookContent outlook, IReadOnlyList<ShimVisit> history)
     {
         (Engine, Type, this.outlook, this.history) = (engine, type, outlook, history);
         core = type.ToCore();
@@ -32,13 +32,13 @@ internal sealed class EngineShims
     public ShimAccess Access { get; }
 
     /// <summary>Loads one; null where the engine has no shims.</summary>
-    public static async Task<EngineShims?> LoadAsync(ZeroDriftContext data, Guid engineId)
+    public static async Task<ShimsAhead?> LoadAsync(ZeroDriftContext data, Guid engineId)
     {
         var engine = await data.Engines.AsNoTracking().FirstAsync(e => e.Id == engineId);
         var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
         if (!type.Points.Exists(p => p.Adjuster.ShimAccess() is not null)) return null;
         var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == engineId));
-        return new EngineShims(engine, type, outlook, await ShimHistory.OfAsync(data, engineId));
+        return new ShimsAhead(engine, type, outlook, await ShimHistory.OfAsync(data, engineId));
     }
 
     private IEnumerable<LashPoint> Shimmed => core.Points.Where(p => p.Adjuster is Adjuster.Shim);
