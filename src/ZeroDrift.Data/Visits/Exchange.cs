@@ -9,7 +9,6 @@ using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Shims;
 
 namespace ZeroDrift.Data.Visits;
 
@@ -184,7 +183,6 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
             (known.CrankDeg, known.Trap, known.VisitKey) = (mark.CrankDeg, mark.Trap, row.Key);
         }
         if (visit is { State: VisitState.Signed, Opened.JobId: { } jobId }) await CloseJobAsync(data, jobId, row);
-        await ShimFittings.TakeInOverAsync(data, row, visit);
         if (visit.State == VisitState.Signed && !row.Bench) await CloseCallsAsync(data, row);
         await data.SaveChangesAsync();
         if (!outlook) return null;

@@ -20,9 +20,9 @@ internal sealed class DemoPlan(IServiceScopeFactory scopes, WriteGate gate, Yard
             await using (var scope = scopes.CreateAsyncScope())
             {
                 var data = scope.ServiceProvider.GetRequiredService<ZeroDriftContext>();
+                await DemoShims.OrderAsync(data, gate, day, stoppingToken);
                 if (await data.PlanVersions.AnyAsync(stoppingToken) || await data.Placements.AnyAsync(stoppingToken)) return;
             }
-            await DemoShims.OrderAsync(gate, day, stoppingToken);
             await JobEndpoints.FromDue(new JobsFromDueRequest(null), gate, yard, day, stoppingToken);
             runs.Start(day.Today, Days, Seconds);
             await runs.IdleAsync();

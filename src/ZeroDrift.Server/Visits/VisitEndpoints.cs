@@ -8,6 +8,7 @@ using ZeroDrift.Core;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Shims;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
 using ZeroDrift.Server.Errors;
@@ -76,7 +77,12 @@ internal static class VisitEndpoints
         if (visitId == Guid.Empty) throw new BadInputException("visitId", "A visit needs an identifier of its own (a UUID).");
         using var json = await JsonDocument.ParseAsync(request.Body, new JsonDocumentOptions { MaxDepth = 32 }, cancelled);
         var (after, sent) = Envelope(json.RootElement);
-        var answer = await gate.RunAsync(data => new Exchange(data, day.Now, day.At).TakeAsync(visitId, after, sent), cancelled) ?? throw NotThere();
+        var answer = await gate.RunAsync(async data =>
+        {
+            var taken = await new Exchange(data, day.Now, day.At).TakeAsync(visitId, after, sent);
+            if (taken is not null) await ShimFittings.TakeInOverAsync(data, visitId);
+            return taken;
+        }, cancelled) ?? throw NotThere();
         refits.Want(answer.RefitType);
         return new ExchangeResponse(answer.Head, [.. answer.Outcomes.Select(o => new EntryOutcomeResponse(o.Id, o.Outcome, o.Sequence, o.Problem))], answer.Entries);
     }

@@ -14,17 +14,19 @@ internal static class DemoShims
 {
     private const int Days = 3;
 
-    public static async Task OrderAsync(WriteGate gate, FleetDay day, CancellationToken stopped) => await gate.RunAsync(async data =>
+    public static async Task OrderAsync(ZeroDriftContext read, WriteGate gate, FleetDay day, CancellationToken stopped)
     {
-        if (await data.ShimJobs.AnyAsync(stopped)) return false;
-        foreach (var engine in await data.Engines.AsNoTracking().Where(e => e.EngineType!.ShimSizesMm != null).Select(e => e.Id).ToListAsync(stopped))
-        {
-            if ((await ContextBuilder.BuildAsync(data, engine, day.At(engine)))?.Awaiting is not { } waiting) continue;
-            var bench = new BenchRequest { Visits = [waiting.VisitId], Policy = ShimPolicy.LeaveGoodAlone };
-            var seen = (await BenchView.OfAsync(data, bench)).Bench.Rows.Where(r => r.Shim is { From: not ShimSource.Own }).Select(r => new ShimSeenRequest(r.Point.Id, r.Shim!.ShimMm)).ToList();
-            var drawer = await data.ShimDrawers.Where(d => d.Kind == ShimDrawerKind.Kit).Select(d => (Guid?)d.Id).FirstOrDefaultAsync(stopped);
-            await ShimDeciding.DecideAsync(data, new ShimJobRequest { Bench = bench, Seen = seen, DrawerId = drawer, ExpectedOn = day.Today.AddDays(Days) }, Guid.CreateVersion7(), "Tove", day);
-        }
+        if (await read.ShimJobs.AnyAsync(stopped)) return;
+        foreach (var engine in await read.Engines.AsNoTracking().Where(e => e.EngineType!.ShimSizesMm != null).Select(e => e.Id).ToListAsync(stopped))
+            if (await ContextBuilder.AwaitingAsync(read, engine) is { } waiting) await OrderAsync(waiting.VisitId, gate, day, stopped);
+    }
+
+    private static async Task OrderAsync(Guid visit, WriteGate gate, FleetDay day, CancellationToken stopped) => await gate.RunAsync(async data =>
+    {
+        var bench = new BenchRequest { Visits = [visit], Policy = ShimPolicy.LeaveGoodAlone };
+        var seen = (await BenchView.OfAsync(data, bench)).Bench.Rows.Where(r => r.Shim is { From: not ShimSource.Own }).Select(r => new ShimSeenRequest(r.Point.Id, r.Shim!.ShimMm)).ToList();
+        var drawer = await data.ShimDrawers.Where(d => d.Kind == ShimDrawerKind.Kit).OrderBy(d => d.Name).Select(d => (Guid?)d.Id).FirstOrDefaultAsync(stopped);
+        await ShimDeciding.DecideAsync(data, new ShimJobRequest { Bench = bench, Seen = seen, DrawerId = drawer, ExpectedOn = day.Today.AddDays(Days) }, Guid.CreateVersion7(), "Tove", day);
         return true;
     }, stopped);
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useFigures } from '../../../shared/figures/useFigures'
-import { size } from '../../../shared/words/shims'
+import { inches, size } from '../../../shared/words/shims'
 import BenchGap from './BenchGap.vue'
 import ShimPlate from './ShimPlate.vue'
 import type { Bench, BenchPoint } from './useBench'
@@ -41,6 +41,9 @@ const swaps = computed(() =>
       return { id: p.id, d: `M 0 ${from} C 34 ${from} 12 ${to} 46 ${to}` }
     }),
 )
+/** As the engine's book counts: 2.70, or 0.1063 where it speaks of thou. */
+const said = (p: BenchPoint, mm: number) =>
+  props.bench.engines.find((e) => e.visitId === p.visitId)?.unit === 'thou' ? inches(mm).replace(' in', '') : size(mm)
 const moves = (p: BenchPoint) => !!p.from && p.from !== 'own'
 const gap = (p: BenchPoint) =>
   p.gapFromMm != null && p.gapToMm != null
@@ -133,7 +136,7 @@ function dropOn(p: BenchPoint) {
                   :mm="line.point.fittedMm"
                   :per-mm="perMm"
                   :look="moves(line.point) ? 'leaves' : 'stays'" /></span
-              ><span class="figure">{{ size(line.point.fittedMm) }}</span>
+              ><span class="figure">{{ said(line.point, line.point.fittedMm) }}</span>
             </template>
             <span v-else class="soft small">not known</span>
           </span>
@@ -151,7 +154,7 @@ function dropOn(p: BenchPoint) {
                 :per-mm="perMm"
                 :look="line.point.from === 'buy' ? 'bought' : 'fits'"
               />
-              <span class="figure">{{ size(line.point.shimMm!) }}</span>
+              <span class="figure">{{ said(line.point, line.point.shimMm!) }}</span>
               <span class="small soft from">{{ comes(line.point) }}</span>
             </template>
           </span>

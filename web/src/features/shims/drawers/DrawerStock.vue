@@ -33,12 +33,7 @@ const stamped = (h: Schemas['HeldResponse']) =>
     <div v-for="[sort, held] in sorts" :key="sort" class="mt-1">
       <p class="small soft mb-1">{{ sort }}</p>
       <ul class="stacks plain-list">
-        <li
-          v-for="h in held"
-          :key="h.sizeMm"
-          class="stack"
-          :title="[knownBy[h.knownBy], inches(h.sizeMm), stamped(h)].filter(Boolean).join(', ')"
-        >
+        <li v-for="h in held" :key="h.sizeMm" class="stack" :title="[knownBy[h.knownBy], inches(h.sizeMm)].join(', ')">
           <svg
             :viewBox="`0 0 34 ${Math.min(h.count, 4) * 11}`"
             width="34"
@@ -49,6 +44,7 @@ const stamped = (h: Schemas['HeldResponse']) =>
           </svg>
           <span class="figure">{{ size(h.sizeMm) }}</span>
           <span class="small">× {{ h.count }}</span>
+          <span v-if="stamped(h)" class="small soft">{{ stamped(h) }}</span>
           <span v-if="h.knownBy === 'printed'" class="small soft">printed</span>
           <span v-else-if="h.knownBy === 'lapped'" class="small soft">lapped</span>
         </li>
