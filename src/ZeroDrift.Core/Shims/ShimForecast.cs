@@ -1,4 +1,3 @@
-using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Judging;
 
 namespace ZeroDrift.Core.Shims;

@@ -3,7 +3,6 @@ using ZeroDrift.Core;
 using ZeroDrift.Core.Shims;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
-using ZeroDrift.Data.Shims;
 using ZeroDrift.Planning.Shims;
 using ZeroDrift.Planning.Shims.Bench;
 using ZeroDrift.Server.Shims.Drawers;

@@ -4,7 +4,6 @@ using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Shims;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;

@@ -1,5 +1,4 @@
 using ZeroDrift.Core.Shims;
-using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Server.Shims.Bench;
 

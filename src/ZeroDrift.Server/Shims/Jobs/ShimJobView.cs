@@ -6,7 +6,6 @@ using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Shims;
-using ZeroDrift.Data.Visits;
 using ZeroDrift.Server.Shims.Bench;
 
 namespace ZeroDrift.Server.Shims.Jobs;
