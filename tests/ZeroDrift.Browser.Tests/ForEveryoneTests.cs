@@ -33,11 +33,30 @@ public sealed class ForEveryoneTests : IClassFixture<DemoServer>
     [InlineData("/logbook")]
     [InlineData("/hours")]
     [InlineData("/plan")]
+    [InlineData("/shims")]
+    [InlineData("/shims?do=count")]
+    [InlineData("/shims?do=ledger")]
     [InlineData("/help")]
     [InlineData("/this-tablet")]
     [InlineData("/install")]
     [InlineData("/engines/00000000-0000-7000-8000-000000000000")]
     public void So_is_every_other(string path) => A_page_is_for_everyone(path);
+
+    [Fact]
+    [Trait("Length", "long")]
+    public void The_shim_bench_and_its_job_are_for_everyone()
+    {
+        screen.Open("/shims");
+        screen.Press("Lorry 6");
+        screen.See("Tray card");
+        Settle();
+        NoFaults();
+
+        screen.Press("The bench");
+        screen.See("shims move");
+        Settle();
+        NoFaults();
+    }
 
     [Fact]
     public void The_pages_of_an_engine_are_for_everyone()

@@ -52,7 +52,7 @@ public sealed class LogbookByHandTests : IDisposable
     {
         screen.Open("/");
         screen.See("Skarv · port main");
-        screen.See("valve was found tight and not set");
+        screen.See("valves were found tight and not set");
         screen.Driver.FindElement(By.TagName("body")).SendKeys("/");
         screen.Keys("lomvi");
         screen.See("3 of 26 engines");

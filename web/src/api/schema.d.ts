@@ -3064,6 +3064,8 @@ export interface components {
             carry: components["schemas"]["SizeWantedResponse"][];
             /** @description Points the list cannot speak for: no shim known, or never measured. */
             notKnown: string[];
+            /** @description Points whose shim is decided, laid out or on order. */
+            decided: string[];
             /**
              * Format: uuid
              * @description The job under way, if one is.

@@ -5,6 +5,7 @@ using ZeroDrift.Data.Shims;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
+using ZeroDrift.Server.Shims.Jobs;
 
 namespace ZeroDrift.Server.Shims.Ahead;
 
@@ -26,14 +27,16 @@ internal static class AheadEndpoints
         var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException("There is no such engine.");
         var shims = await ShimsAhead.LoadAsync(data, id) ?? throw new NotFoundException($"{row.Name} has no shims.");
         var due = Due(row, day.At(id), MostDays);
-        var after = shims.After(HoursUntil(row, due ?? day.At(id), day.At(id)));
+        var decided = await DecidedAsync(data, id);
+        var after = shims.After(HoursUntil(row, due ?? day.At(id), day.At(id))).Where(p => !decided.Contains(p.Point)).ToList();
         return new EngineShimsResponse
         {
             Access = shims.Access,
             DiameterMm = shims.Type.ShimDiameterMm,
             DueOn = due,
             Carry = [.. ShimForecast.Of(after).Select(s => new SizeWantedResponse(s.SizeMm, s.Odds, s.Expected, s.Points))],
-            NotKnown = [.. shims.Points.Select(p => p.Point).Except(after.Select(a => a.Point))],
+            NotKnown = [.. shims.Points.Select(p => p.Point).Except(after.Select(a => a.Point)).Except(decided)],
+            Decided = decided,
             JobId = await data.ShimJobs.AsNoTracking().Where(j => j.Places.Any(p => data.Visits.Any(v => v.Id == p.VisitId && v.EngineId == id)) && j.Events.All(e => e.Kind != Data.Model.ShimJobEventKind.Dropped)).OrderByDescending(j => j.MadeAt).Select(j => (Guid?)j.Id).FirstOrDefaultAsync(),
         };
     }
@@ -49,9 +52,10 @@ internal static class AheadEndpoints
         {
             var today = day.At(row.EngineId);
             if (Due(row, today, until.DayNumber - today.DayNumber) is not { } due || await ShimsAhead.LoadAsync(data, row.EngineId) is not { } shims) continue;
-            var after = shims.After(HoursUntil(row, due, today));
+            var decided = await DecidedAsync(data, row.EngineId);
+            var after = shims.After(HoursUntil(row, due, today)).Where(p => !decided.Contains(p.Point)).ToList();
             wants.AddRange(after.Select(p => (ShimSort.Of(shims.Access, shims.Type.ShimDiameterMm), p)));
-            (after.Count > 0 ? engines : notKnown).Add(row.Name);
+            (after.Count + decided.Count > 0 ? engines : notKnown).Add(row.Name);
         }
         var drawers = await data.ShimDrawers.AsNoTracking().Where(d => d.SiteId == id && d.ClosedAt == null).Select(d => d.Id).ToListAsync();
         var held = await ShimStock.HeldAsync(data, drawers);
@@ -60,6 +64,13 @@ internal static class AheadEndpoints
             let have = held.Where(h => h.Sort.Access == sort.Key.Access && (h.Sort.DiameterMm is null || sort.Key.DiameterMm is null || h.Sort.DiameterMm == sort.Key.DiameterMm) && Math.Abs(h.SizeMm - size.SizeMm) < 5e-5).Sum(h => h.Count)
             select new HoldResponse(sort.Key.Access, sort.Key.DiameterMm, size.SizeMm, size.Hold, size.Expected, have)]);
     }
+
+    /// <summary>Points whose shim is decided and laid out or on order: nobody carries another for them.</summary>
+    private static async Task<IReadOnlyList<string>> DecidedAsync(ZeroDriftContext data, Guid engineId) =>
+        [.. from job in await ShimJobEndpoints.List(data, engineId, true)
+            from place in job.Places
+            where !place.Fitted && job.Engines.Any(e => e.VisitId == place.VisitId && e.EngineId == engineId)
+            select place.Point];
 
     /// <summary>The day the engine is due, overdue ones today; null where nothing calls for it so soon.</summary>
     private static DateOnly? Due(DueRow row, DateOnly today, int days) =>

@@ -28,6 +28,9 @@ public sealed record EngineShimsResponse
     /// <summary>Points the list cannot speak for: no shim known, or never measured.</summary>
     public required IReadOnlyList<string> NotKnown { get; init; }
 
+    /// <summary>Points whose shim is decided, laid out or on order.</summary>
+    public required IReadOnlyList<string> Decided { get; init; }
+
     /// <summary>The job under way, if one is.</summary>
     public Guid? JobId { get; init; }
 }

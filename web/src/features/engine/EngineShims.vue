@@ -23,6 +23,9 @@ const shims = useQuery(() => queries.engineShims(props.engineId))
       <p v-else class="small mb-1">
         {{ data.dueOn ? 'Nothing is likely to be wanted.' : 'Nothing calls for it within two years.' }}
       </p>
+      <p v-if="data.decided.length" class="small soft mb-1">
+        Decided already, laid out or on order: {{ data.decided.join(', ') }}.
+      </p>
       <p v-if="data.notKnown.length" class="small soft mb-1">
         Not foretold, no shim or gap known: {{ data.notKnown.join(', ') }}.
       </p>

@@ -30,7 +30,9 @@ const said = computed(() => told.value.map((p) => `${p.point} ${figures.figure(p
         :height="Math.max(1.5, base - y(Math.max(0, p.recessionMm!)))"
         class="column"
       />
-      <text v-if="step > 24" :x="42 + i * step + (step - 6) / 2" y="74" text-anchor="middle">{{ p.point }}</text>
+      <text v-if="p.point.length * 8.5 < step" :x="42 + i * step + (step - 6) / 2" y="74" text-anchor="middle">
+        {{ p.point }}
+      </text>
     </g>
     <line v-if="free != null && free < most * 1.15" x1="38" :x2="width - 4" :y1="y(free)" :y2="y(free)" class="end" />
   </svg>
@@ -55,7 +57,7 @@ const said = computed(() => told.value.map((p) => `${p.point} ${figures.figure(p
 }
 text {
   font-family: var(--mono);
-  font-size: 11px;
+  font-size: 13px;
   fill: var(--ink-soft);
 }
 </style>

@@ -19,7 +19,7 @@ const plates = computed(() => {
   })
 })
 const rows = computed(() => Math.max(1, ...plates.value.map((p) => p.y + 1)))
-const height = computed(() => rows.value * 9 + 24)
+const height = computed(() => rows.value * 9 + 26)
 const said = computed(
   () =>
     `Shims from ${size(props.thinnest)} to ${size(props.thickest)}: ${props.points.map((p) => `${p.point} ${size(p.shimMm!)}`).join(', ')}`,
@@ -78,7 +78,7 @@ const said = computed(
 }
 text {
   font-family: var(--mono);
-  font-size: 11px;
+  font-size: 13px;
   fill: var(--ink-soft);
 }
 </style>

@@ -39,6 +39,19 @@ export const glossary: { term: string; means: string }[] = [
     term: 'risk',
     means: 'The chance that some valve of an engine stands out of its window; at the fleet’s own, drift decides.',
   },
+  {
+    term: 'recession',
+    means:
+      'How far a valve has come up into its seat since build: the gap closes, and shims grow thinner or screws come out.',
+  },
+  {
+    term: 'tray card',
+    means: 'A printed sheet under the shims of one job, one place a point, so that none goes into another’s place.',
+  },
+  {
+    term: 'lapping',
+    means: 'Making a shim thinner by hundredths. Its face is hardened: ground through, it wears at once.',
+  },
   { term: 'aim-off', means: 'Leaving a valve off the set figure, inside the window, so that it lasts longer.' },
   { term: 'receiving check', means: 'Measuring somebody else’s adjustment before relying on it.' },
 ]

@@ -217,7 +217,7 @@ function dropOn(p: BenchPoint) {
 }
 .pin {
   color: var(--blue);
-  font-size: 0.6rem;
+  font-size: 0.78rem;
   vertical-align: super;
 }
 .now,

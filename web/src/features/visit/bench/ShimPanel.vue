@@ -53,12 +53,17 @@ async function away(drawer: Schemas['DrawerResponse']) {
   busy.value = false
 }
 const awayId = newId()
+/** The drawer did not give it; whoever has one in the hand all the same says so. */
+const notGiven = ref<{ mm: number; why: string } | null>(null)
 async function fitOut(mm: number) {
   const lies = outOf(mm)
+  notGiven.value = null
+  if (!lies) return fit(size(mm), mm === decided.value?.newMm ? 'micrometer' : 'printed')
   busy.value = true
-  const movement = lies ? await take(lies) : null
+  const taken = await take(lies)
   busy.value = false
-  fit(size(mm), lies ? lies.held.knownBy : mm === decided.value?.newMm ? 'micrometer' : 'printed', movement)
+  if ('refused' in taken) notGiven.value = { mm, why: taken.refused }
+  else fit(size(mm), lies.held.knownBy, taken.movement)
 }
 
 function fit(thickness: string, how: Schemas['ShimKnownBy'], movementId?: string | null) {
@@ -152,6 +157,12 @@ function say() {
       <p class="small mb-1 mt-2">
         <RouterLink :to="bench">The shim bench</RouterLink> decides the whole engine at once: swaps first, then the
         drawer, then what is bought.
+      </p>
+      <p v-if="notGiven" class="complaint mt-2 mb-1" role="alert">
+        {{ notGiven.why }}
+        <button type="button" class="text-link" @click="fit(size(notGiven.mm), 'printed')">
+          {{ size(notGiven.mm) }} is in all the same
+        </button>
       </p>
       <ShimRead
         v-if="otherSize || !offers.length"

@@ -38,8 +38,8 @@ export function useLooseShims(view: () => Visit, point: () => Point) {
         if (held.access === point().shim?.access && Math.abs(held.sizeMm - mm) < 5e-5) return { drawer, held }
     return null
   }
-  /** Takes one out; the movement it is known by, or null where the drawer could not be told. */
-  async function take({ drawer, held }: Held): Promise<string | null> {
+  /** Takes one out; the movement it is known by, or why the drawer did not give it: somebody else has the last one. */
+  async function take({ drawer, held }: Held): Promise<{ movement: string } | { refused: string }> {
     const id = newId()
     try {
       await move.mutateAsync({
@@ -54,10 +54,9 @@ export function useLooseShims(view: () => Visit, point: () => Point) {
         who: me() ?? view().context?.people[0]?.name ?? '',
         why: `Fitted: ${view().context?.engine.name}, ${point().label}.`,
       })
-      return id
+      return { movement: id }
     } catch (caught) {
-      toast(`${drawer.name}: ${sentence(caught)}`)
-      return null
+      return { refused: `${drawer.name}: ${sentence(caught)}` }
     }
   }
   /** The shim that came out goes into a drawer. */
