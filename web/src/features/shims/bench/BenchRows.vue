@@ -115,16 +115,17 @@ function dropOn(p: BenchPoint) {
           @dragleave="over = ''"
           @drop.prevent="dropOn(line.point)"
         >
-          <button
-            type="button"
-            class="name"
-            role="rowheader"
-            :aria-pressed="line.point.id === picked"
-            @click.stop="$emit('pick', line.point.id)"
+          <span role="rowheader"
+            ><button
+              type="button"
+              class="name"
+              :aria-pressed="line.point.id === picked"
+              @click.stop="$emit('pick', line.point.id)"
+            >
+              {{ line.point.label
+              }}<span v-if="line.point.pinned" class="pin" title="chosen by hand" aria-label="chosen by hand">●</span>
+            </button></span
           >
-            {{ line.point.label
-            }}<span v-if="line.point.pinned" class="pin" title="chosen by hand" aria-label="chosen by hand">●</span>
-          </button>
           <span class="now" role="cell">
             <template v-if="line.point.fittedMm != null">
               <span
