@@ -63,6 +63,7 @@ public static class SheetMapping
             Letters = context.Type.Letters.SpeltOut(),
             NotLookedAt = visit.NotLookedAt,
             FindAgain = visit.FindAgain,
+            Waiting = visit.Opened!.Continues is null ? [] : [.. visit.Work.Where(w => w.FoundBefore is not null).Select(w => w.Point.Label)],
             PastTdc = context.Type.PastTdc,
             Stops = [.. visit.Plan.Stops.Select((s, i) => stops.Of(s, i, points))],
             CannotSet = [.. visit.Plan.Turning.CannotSet.Select(p => new UnplacedPointResponse(p.Point.Cylinder, p.Point.Kind, p.MarginDeg, p.Reason))],

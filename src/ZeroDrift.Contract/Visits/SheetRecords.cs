@@ -282,6 +282,9 @@ public sealed record SheetRecord
     /// <summary>Cylinders that nobody looked at.</summary>
     public required IReadOnlyList<int> NotLookedAt { get; init; }
 
+    /// <summary>The points that waited, where this visit goes on with another: no other is asked for. Empty for every other visit.</summary>
+    public IReadOnlyList<string> Waiting { get; init; } = [];
+
     /// <summary>Why what an earlier visit found should be measured anew; null where it still tells.</summary>
     public string? FindAgain { get; init; }
 

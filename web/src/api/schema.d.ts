@@ -5747,6 +5747,8 @@ export interface components {
             letters: string;
             /** @description Cylinders that nobody looked at. */
             notLookedAt: number[];
+            /** @description The points that waited, where this visit goes on with another: no other is asked for. Empty for every other visit. */
+            waiting?: string[];
             /** @description Why what an earlier visit found should be measured anew; null where it still tells. */
             findAgain?: null | string;
             pastTdc?: null | components["schemas"]["PastTdc"];

@@ -41,8 +41,13 @@ const view = computed(
   () =>
     `Seen from the ${props.sheet.seenFrom === 'flywheel' ? 'flywheel' : 'front'}; bars ${props.sheet.anticlockwise ? 'anticlockwise' : 'clockwise'}${props.sheet.viewAssumed ? ', assumed: look' : ''}.`,
 )
-const found = computed(() => props.sheet.points.filter((p) => !p.owesFound).length)
-const done = computed(() => props.sheet.points.filter((p) => p.done).length)
+/** Of a visit that goes on with another only the points that waited count. */
+const asked = computed(() => {
+  const waiting = props.sheet.waiting ?? []
+  return waiting.length ? props.sheet.points.filter((p) => waiting.includes(p.label)) : props.sheet.points
+})
+const found = computed(() => asked.value.filter((p) => !p.owesFound).length)
+const done = computed(() => asked.value.filter((p) => p.done).length)
 /** A bracket stands at its middle: there is room for one figure only. */
 const figureOf = (p: Point) => {
   const reading = p.left ?? p.found
@@ -108,15 +113,15 @@ const words = {
             : 'reachable at this stop. Grey: another stop.'
         }}
       </p>
-      <strong>{{ found }} of {{ sheet.points.length }} found, {{ done }} done</strong>
+      <strong>{{ found }} of {{ asked.length }} found, {{ done }} done</strong>
       <div
         class="progress-line"
         role="progressbar"
         :aria-valuenow="done"
-        :aria-valuemax="sheet.points.length"
+        :aria-valuemax="asked.length"
         aria-label="Points done"
       >
-        <div :style="{ width: `${(done / sheet.points.length) * 100}%` }" />
+        <div :style="{ width: `${(done / asked.length) * 100}%` }" />
       </div>
       <p class="small mb-0" :class="saved === 'waiting' ? 'is-tight' : 'soft'" aria-live="polite">{{ words[saved] }}</p>
     </section>

@@ -13,7 +13,12 @@ defineEmits<{ pick: [label: string] }>()
 const figures = useFigures(() => props.view.trayUnit as Unit)
 const preferences = usePreferences()
 /** From the other side everything comes the other way round. */
-const labels = (stop: Sheet['stops'][number]) => (preferences.mirrored ? [...stop.points].reverse() : stop.points)
+function labels(stop: Sheet['stops'][number]): string[] {
+  // Of a visit that goes on with another only the points that waited are asked for.
+  const waiting = props.view.waiting ?? []
+  const asked = waiting.length ? stop.points.filter((label) => waiting.includes(label)) : stop.points
+  return preferences.mirrored ? [...asked].reverse() : asked
+}
 const numbered = (stop: Sheet['stops'][number]) => stop.crankDeg != null && !props.view.byEye
 const byLabel = (view: Sheet, label: string) => view.points.find((p) => p.label === label)!
 // A first visit has nothing to compare with.
@@ -41,7 +46,7 @@ const left = (p: Point) => {
       </tr>
     </thead>
     <tbody v-for="stop in view.stops" :key="stop.index">
-      <tr v-if="numbered(stop) && view.stops.length > 1">
+      <tr v-if="numbered(stop) && view.stops.length > 1 && labels(stop).length">
         <td :colspan="known ? 5 : 4" class="soft small stop">
           stop {{ stop.index + 1
           }}{{ stop.index > 0 && stop.turnFromPreviousDeg ? `, ${degreesText(stop.turnFromPreviousDeg)} on` : '' }}

@@ -108,7 +108,7 @@ function say() {
       </svg>
       <p v-if="shim.nowMm != null" class="mb-0">
         <strong class="figure">{{ now?.thickness ?? size(shim.nowMm) }} mm</strong>
-        {{ now ? knownBy[now.how] : 'as said'
+        {{ now ? knownBy[now.how] : shim.planned && !shim.fitted ? 'as the first visit knew it' : 'as said'
         }}<template v-if="shim.mark && shim.mark !== now?.thickness"> · marked {{ shim.mark }}</template
         ><template v-if="shim.fitted && shim.found"> · {{ shim.found.thickness }} came out</template>
       </p>
@@ -154,7 +154,7 @@ function say() {
         >
         <BButton class="btn-plain" @click="otherSize = !otherSize">Another size…</BButton>
       </div>
-      <p class="small mb-1 mt-2">
+      <p v-if="!decided" class="small mb-1 mt-2">
         <RouterLink :to="bench">The shim bench</RouterLink> decides the whole engine at once: swaps first, then the
         drawer, then what is bought.
       </p>
@@ -177,7 +177,9 @@ function say() {
             ? 'Depressor on, oil the shim, mark downwards. A size tapped here counts as printed: read it by micrometer above.'
             : shim.access === 'puck'
               ? 'Clean puck and tip; measure again before half a thou is believed.'
-              : 'The camshaft comes out for this one: measure and work out all of them first.'
+              : decided
+                ? 'Shim, bucket and bore clean; each on its own place of the tray.'
+                : 'The camshaft comes out for this one: measure and work out all of them first.'
         }}
       </p>
       <div class="d-flex gap-2 flex-wrap">
