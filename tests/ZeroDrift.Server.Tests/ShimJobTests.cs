@@ -20,6 +20,7 @@ public sealed class ShimJobTests : IDisposable
         Assert.Empty(await twin.LiesInKitAsync());
         await twin.LeaveWaitingAsync("1E", "2I");
         Assert.False(await ClockStartedAsync(twin));
+        Assert.Single((await server.GetAsync($"/api/shim-jobs?open=true&engineId={twin.Engine.EngineId}")).EnumerateArray());
 
         await twin.HappensAsync(id, new { kind = "runs", who = "Marit", why = "the ferry sails at six" });
         var (_, arrived) = await twin.HappensAsync(id, new { kind = "partsIn", who = "Olav" });
@@ -42,6 +43,8 @@ public sealed class ShimJobTests : IDisposable
 
         Assert.Equal("closed", State(await JobAsync(id)));
         Assert.True(await ClockStartedAsync(twin));
+        Assert.Empty((await server.GetAsync("/api/shim-jobs?open=true")).EnumerateArray());
+        Assert.Single((await server.GetAsync("/api/shim-jobs")).EnumerateArray());
         // What came out and is wanted nowhere lies in the kit, under the name of who signed.
         Assert.Equal([(2.60, 1), (2.80, 1)], await twin.LiesInKitAsync());
         var movements = (await server.GetAsync($"/api/shim-drawers/{twin.Kit}/movements")).EnumerateArray().Select(m => $"{m.GetProperty("kind").GetString()} {m.GetProperty("sizeMm").GetDouble()} {m.GetProperty("who").GetString()}").ToList();

@@ -28,7 +28,12 @@ internal static class ShimJobEndpoints
     /// <summary>The newest first; of one engine, or only those under way.</summary>
     public static async Task<IReadOnlyList<ShimJobResponse>> List(ZeroDriftContext data, Guid? engineId, bool? open)
     {
-        var ids = await data.ShimJobs.AsNoTracking().Where(j => engineId == null || j.Places.Any(p => data.Visits.Any(v => v.Id == p.VisitId && v.EngineId == engineId))).OrderByDescending(j => j.MadeAt).Select(j => j.Id).ToListAsync();
+        var asked = data.ShimJobs.AsNoTracking().Where(j => engineId == null || j.Places.Any(p => data.Visits.Any(v => v.Id == p.VisitId && v.EngineId == engineId)));
+        // What is closed is told apart before any visit is read: some engine of an open job has had no clock started since it was measured.
+        if (open == true)
+            asked = asked.Where(j => j.Events.All(e => e.Kind != ShimJobEventKind.Dropped)
+                && j.Places.Any(p => data.Visits.Any(m => m.Id == p.VisitId && !data.Visits.Any(v => v.EngineId == m.EngineId && v.Key >= m.Key && v.State == Core.Visits.VisitState.Signed && v.StartsClock))));
+        var ids = await asked.OrderByDescending(j => j.MadeAt).Select(j => j.Id).ToListAsync();
         var jobs = new List<ShimJobResponse>();
         foreach (var id in ids)
         {
