@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { newId } from '../../../api/newId'
-import { queries } from '../../../api/queries'
 import { useWrite, writes } from '../../../api/writes'
 import { writeDown } from '../../../offline/outbox'
 import DayField from '../../../shared/fields/DayField.vue'
 import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
+import { useMe } from '../../../shared/fields/useMe'
 import { addDays } from '../../../shared/figures/dayMath'
 import { today } from '../../../shared/figures/days'
 import FormEnd from '../../../shared/forms/FormEnd.vue'
@@ -22,7 +21,6 @@ import type { Bench, useBench } from './useBench'
 const props = defineProps<{ bench: Bench; body: ReturnType<typeof useBench>['body']['value'] }>()
 const router = useRouter()
 const preferences = usePreferences()
-const people = useQuery(() => queries.people())
 const decide = useWrite(writes.decideShims)
 const move = useWrite(writes.moveShims)
 const id = ref(newId())
@@ -37,7 +35,8 @@ watch(
 )
 const changes = computed(() => props.bench.points.filter((p) => p.from && p.from !== 'own'))
 const thou = computed(() => props.bench.engines.some((e) => e.unit === 'thou'))
-const who = computed(() => people.data.value?.find((p) => p.id === preferences.person)?.name ?? '')
+const me = useMe()
+const who = computed(() => me() ?? '')
 
 const form = useForm({
   check: () => ({

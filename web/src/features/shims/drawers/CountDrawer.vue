@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef } from 'vue'
 import { sentence, type Schemas } from '../../../api/client'
 import { sendCount } from '../../../api/files'
-import { queries } from '../../../api/queries'
 import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
+import { useMe } from '../../../shared/fields/useMe'
 import { usePreferences } from '../../../shared/preferences'
 import { toast } from '../../../shared/toasts/toasts'
 import { form as takes, plural } from '../../../shared/words/counts'
@@ -15,8 +15,8 @@ import { accessNames, size } from '../../../shared/words/shims'
 const props = defineProps<{ drawer: Schemas['DrawerResponse'] }>()
 const client = useQueryClient()
 const preferences = usePreferences()
-const people = useQuery(() => queries.people())
-const who = computed(() => people.data.value?.find((p) => p.id === preferences.person)?.name ?? '')
+const me = useMe()
+const who = computed(() => me() ?? '')
 const counted = ref(props.drawer.held.map((h) => String(h.count)))
 const file = shallowRef<File | null>(null)
 const all = ref(false)

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
-import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../../../api/client'
 import { newId } from '../../../api/newId'
-import { queries } from '../../../api/queries'
 import { useWrite, writes } from '../../../api/writes'
 import { call } from '../../../core/call'
 import Field from '../../../shared/fields/Field.vue'
 import NumberField from '../../../shared/fields/NumberField.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
+import { useMe } from '../../../shared/fields/useMe'
 import { notANumber, typedNumber } from '../../../shared/figures/typedNumber'
 import FormEnd from '../../../shared/forms/FormEnd.vue'
 import { useForm } from '../../../shared/forms/useForm'
@@ -20,7 +19,6 @@ import { accessNames, knownBy, movementNames, size } from '../../../shared/words
 /** Shims of one size: in, out, into another drawer, lapped, written off. */
 const props = defineProps<{ drawer: Schemas['DrawerResponse']; others: Schemas['DrawerResponse'][] }>()
 const preferences = usePreferences()
-const people = useQuery(() => queries.people())
 const move = useWrite(writes.moveShims)
 const id = ref(newId())
 const { typed, forget } = useTyped(`shims:${props.drawer.id}`, {
@@ -35,7 +33,8 @@ const { typed, forget } = useTyped(`shims:${props.drawer.id}`, {
   toSize: '',
   why: '',
 })
-const who = computed(() => people.data.value?.find((p) => p.id === preferences.person)?.name ?? '')
+const me = useMe()
+const who = computed(() => me() ?? '')
 const takes = computed(() => typed.kind !== 'in' && typed.kind !== 'counted')
 /** 27 may be 2.70, and 70 the last digits as they are called: asked about by the sizes that are kept here, never guessed. */
 const means = ref<number[]>([])

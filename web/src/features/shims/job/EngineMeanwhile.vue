@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../../api/client'
 import { newId } from '../../../api/newId'
-import { queries } from '../../../api/queries'
 import { useWrite, writes } from '../../../api/writes'
 import PersonField from '../../../shared/fields/PersonField.vue'
+import { useMe } from '../../../shared/fields/useMe'
 import Field from '../../../shared/fields/Field.vue'
 import { day, moment } from '../../../shared/figures/days'
 import { useForm } from '../../../shared/forms/useForm'
@@ -17,11 +16,11 @@ import JobLine from './JobLine.vue'
 /** One engine of a shim job: whether it runs meanwhile and who said so, and the second visit. */
 const props = defineProps<{ job: Schemas['ShimJobResponse']; engine: Schemas['ShimJobEngine'] }>()
 const preferences = usePreferences()
-const people = useQuery(() => queries.people())
 const happen = useWrite(writes.shimHappened)
 const runs = ref(false)
 const why = ref('')
-const who = computed(() => people.data.value?.find((p) => p.id === preferences.person)?.name ?? '')
+const me = useMe()
+const who = computed(() => me() ?? '')
 const waits = computed(() => ['ordered', 'partsIn'].includes(props.engine.state))
 const decide = (kind: 'runs' | 'stands') => ({
   check: () => ({

@@ -1,24 +1,23 @@
 <script setup lang="ts">
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
-import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../../api/client'
 import { newId } from '../../../api/newId'
-import { queries } from '../../../api/queries'
 import { useWrite, writes } from '../../../api/writes'
 import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
+import { useMe } from '../../../shared/fields/useMe'
 import { useForm } from '../../../shared/forms/useForm'
 import { usePreferences } from '../../../shared/preferences'
 
 /** The job is given up: the drawers get back what was laid out, and the bench is free again. */
 const props = defineProps<{ job: Schemas['ShimJobResponse'] }>()
 const preferences = usePreferences()
-const people = useQuery(() => queries.people())
 const happen = useWrite(writes.shimHappened)
 const open = ref(false)
 const why = ref('')
-const who = computed(() => people.data.value?.find((p) => p.id === preferences.person)?.name ?? '')
+const me = useMe()
+const who = computed(() => me() ?? '')
 const form = useForm({
   check: () => ({ who: !who.value && 'Say who gives it up.', why: !why.value.trim() && 'Say why it is given up.' }),
   send: () => happen.mutateAsync({ jobId: props.job.id, id: newId(), kind: 'dropped', who: who.value, why: why.value }),

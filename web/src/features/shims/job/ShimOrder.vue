@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../../api/client'
 import { newId } from '../../../api/newId'
-import { queries } from '../../../api/queries'
 import { useWrite, writes } from '../../../api/writes'
 import { day } from '../../../shared/figures/days'
 import PersonField from '../../../shared/fields/PersonField.vue'
+import { useMe } from '../../../shared/fields/useMe'
 import Field from '../../../shared/fields/Field.vue'
 import { useForm } from '../../../shared/forms/useForm'
 import { usePreferences } from '../../../shared/preferences'
@@ -15,10 +14,10 @@ import { inches, size } from '../../../shared/words/shims'
 /** What is on order: as a list on paper, a table, a mail to send; and one tap when it is here. */
 const props = defineProps<{ job: Schemas['ShimJobResponse'] }>()
 const preferences = usePreferences()
-const people = useQuery(() => queries.people())
 const happen = useWrite(writes.shimHappened)
 const id = ref(newId())
-const who = computed(() => people.data.value?.find((p) => p.id === preferences.person)?.name ?? '')
+const me = useMe()
+const who = computed(() => me() ?? '')
 const waits = computed(
   () => props.job.places.some((p) => p.origin === 'buy' && !p.fromDrawer) && props.job.state !== 'dropped',
 )
