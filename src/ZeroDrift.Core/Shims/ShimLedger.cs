@@ -39,11 +39,8 @@ public sealed record ShimLine(Guid Drawer, double SizeMm, int Change);
 /// <param name="held">How many there are.</param>
 /// <param name="asked">How many were to be taken.</param>
 public sealed class NotThereException(double sizeMm, int held, int asked) : Exception(held == 0
-    ? $"There is no {Size(sizeMm)} left in this drawer. Count it, or take another."
-    : $"There {(held == 1 ? "is" : "are")} {held} of {Size(sizeMm)} in this drawer; {asked} cannot be taken.")
-{
-    private static string Size(double mm) => mm.ToString("0.00##", System.Globalization.CultureInfo.InvariantCulture) + " mm";
-}
+    ? $"There is no {ShimLedger.Written(sizeMm)} mm left in this drawer. Count it, or take another."
+    : $"There {(held == 1 ? "is" : "are")} {held} of {ShimLedger.Written(sizeMm)} mm in this drawer; {asked} cannot be taken.");
 
 /// <summary>Stock is the sum of what was done, never a number that somebody edits.</summary>
 public static class ShimLedger

@@ -7,6 +7,11 @@ namespace ZeroDrift.Core.Shims;
 /// <param name="DiameterMm">Across, mm; null where a place has one diameter only.</param>
 public readonly record struct ShimSort(ShimAccess Access, double? DiameterMm)
 {
+    private const double SameDiameterMm = 0.005;
+
+    /// <summary>Whether shims of another sort go in: the same place, and the same diameter where both are known.</summary>
+    public bool Fits(ShimSort other) => Access == other.Access && (DiameterMm is not { } mine || other.DiameterMm is not { } theirs || Math.Abs(mine - theirs) <= SameDiameterMm);
+
     /// <summary>A checked sort; the diameter 1 to 60 mm.</summary>
     /// <exception cref="BadInputException">A diameter out of range.</exception>
     public static ShimSort Of(ShimAccess access, double? diameterMm) =>

@@ -61,7 +61,7 @@ internal static class AheadEndpoints
         var held = await ShimStock.HeldAsync(data, drawers);
         return new SiteShimsResponse(site.Name, until, engines, notKnown, [.. from sort in wants.GroupBy(w => w.Sort, w => w.Point)
             from size in ShimForecast.Hold([.. sort])
-            let have = held.Where(h => h.Sort.Access == sort.Key.Access && (h.Sort.DiameterMm is null || sort.Key.DiameterMm is null || h.Sort.DiameterMm == sort.Key.DiameterMm) && Math.Abs(h.SizeMm - size.SizeMm) < 5e-5).Sum(h => h.Count)
+            let have = held.Where(h => h.Sort.Fits(sort.Key) && Math.Abs(h.SizeMm - size.SizeMm) < 5e-5).Sum(h => h.Count)
             select new HoldResponse(sort.Key.Access, sort.Key.DiameterMm, size.SizeMm, size.Hold, size.Expected, have)]);
     }
 

@@ -3,6 +3,7 @@ using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Shims;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Shims;
@@ -41,6 +42,8 @@ internal sealed class BenchEngine
     private IReadOnlyList<ShimVisit> history = [];
 
     public ShimAccess Access => ((Adjuster.Shim)Shims[0].Point.Adjuster).Access;
+
+    public ShimSort Sort => new(Access, DiameterMm);
 
     public IReadOnlyList<double> SizesMm => [.. Shims.SelectMany(s => ((Adjuster.Shim)s.Point.Adjuster).SizesMm).Distinct().Order()];
 

@@ -107,7 +107,7 @@ internal sealed class BenchView
     private void CheckShare()
     {
         if (engines.Exists(e => e.SiteId != engines[0].SiteId)) throw new BadInputException("visits", $"{engines[0].Name} and {engines.First(e => e.SiteId != engines[0].SiteId).Name} are not at one site; their shims are decided apart.");
-        if (engines.Exists(e => e.Access != engines[0].Access || (e.DiameterMm is { } mm && engines[0].DiameterMm is { } first && Math.Abs(mm - first) > 0.005)))
+        if (engines.Exists(e => !e.Sort.Fits(engines[0].Sort)))
             throw new BadInputException("visits", "These engines take shims of different sorts; decide each sort by itself.");
         if (engines.Select(e => e.Stored.Row.EngineId).Distinct().Count() < engines.Count) throw new BadInputException("visits", "Two of these visits are of the same engine; take the newer one.");
     }
@@ -121,7 +121,7 @@ internal sealed class BenchView
         var tray = await TrayAsync(data);
         return tray.Held.Count > 0 ? [.. open, tray] : open;
 
-        bool Fits(HeldResponse held) => held.Access == engines[0].Access && (held.DiameterMm is not { } mm || engines.TrueForAll(e => e.DiameterMm is not { } asked || Math.Abs(asked - mm) <= 0.005));
+        bool Fits(HeldResponse held) => engines.TrueForAll(e => e.Sort.Fits(new ShimSort(held.Access, held.DiameterMm)));
     }
 
     /// <summary>What a job under way has laid out for these engines and nobody has fitted yet: it lies in no drawer, but it is at hand here.</summary>

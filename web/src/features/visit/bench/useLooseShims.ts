@@ -16,6 +16,7 @@ type Held = { drawer: Schemas['DrawerResponse']; held: Schemas['HeldResponse'] }
 export function useLooseShims(view: () => Visit, point: () => Point) {
   const drawers = useQuery(() => queries.shimDrawers())
   const jobs = useQuery(() => queries.shimJobs({ engineId: view().engineId, open: true }))
+  const engine = useQuery(() => queries.engine(view().engineId))
   const move = useWrite(writes.moveShims)
   const me = useMe()
   const here = computed(() =>
@@ -31,11 +32,18 @@ export function useLooseShims(view: () => Visit, point: () => Point) {
     return planned ? { newMm: planned.newMm, from: words[planned.origin](planned.fromPoint) } : null
   })
 
-  /** The drawer here that holds this size for this kind of place; the first by name. */
+  const diameter = computed(() => engine.data.value?.type.shimDiameterMm ?? null)
+
+  /** The drawer here that holds this size for this kind of place and, where both are known, of this diameter; the first by name. */
   function holding(mm: number): Held | null {
     for (const drawer of here.value)
       for (const held of drawer.held)
-        if (held.access === point().shim?.access && Math.abs(held.sizeMm - mm) < 5e-5) return { drawer, held }
+        if (
+          held.access === point().shim?.access &&
+          (held.diameterMm == null || diameter.value == null || Math.abs(held.diameterMm - diameter.value) <= 0.005) &&
+          Math.abs(held.sizeMm - mm) < 5e-5
+        )
+          return { drawer, held }
     return null
   }
   /** Takes one out; the movement it is known by, or why the drawer did not give it: somebody else has the last one. */
@@ -62,15 +70,13 @@ export function useLooseShims(view: () => Visit, point: () => Point) {
   /** The shim that came out goes into a drawer. */
   async function put(drawer: Schemas['DrawerResponse'], mm: number, id: string) {
     const access = point().shim!.access
-    const like =
-      drawer.held.find((h) => h.access === access) ?? here.value.flatMap((d) => d.held).find((h) => h.access === access)
     try {
       await move.mutateAsync({
         drawerId: drawer.id,
         id,
         kind: 'in',
         access,
-        diameterMm: like?.diameterMm ?? undefined,
+        diameterMm: diameter.value ?? undefined,
         size: size(mm),
         unit: 'mm',
         count: 1,
