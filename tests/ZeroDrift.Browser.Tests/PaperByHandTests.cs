@@ -91,7 +91,7 @@ public sealed class PaperByHandTests : IDisposable
         screen.See("The crank stands at stop 1", 30);
         screen.See("1I found tight, 0.20 mm");
         screen.See("Pad looks scuffed (Tove");
-        screen.See("Every tool, blade, plug and small part accounted for.");
+        screen.See("Drain holes open again; every tool, rag, blade and small part accounted for.");
 
         // The other bank stays shut, and the record says which cylinders nobody looked at.
         screen.Open($"/visits/{visit}");

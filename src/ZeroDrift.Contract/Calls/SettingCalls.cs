@@ -66,7 +66,7 @@ public static class SettingCalls
         request.SizesMm,
         request.ShimPerClearance ?? 1);
 
-    public static ShimMark Mark(ShimMarkRequest request) => ShimMark.Read(Given.Text(request.Written, "written", "the thickness as it is marked or called", 40), request.SizesMm ?? []);
+    public static ShimMark Mark(ShimMarkRequest request) => ShimMark.Read(Given.Text(request.Written, "written", "the thickness as it is marked or called", 40), request.SizesMm ?? [], request.Unit is { } unit ? Core.Lengths.Length.ParseUnit(unit) : Core.Lengths.LengthUnit.Millimetre);
 
     public static TurnsResponse Preload(PreloadRequest request) => new(request.TravelTurns is { } turns
         ? LifterPreload.FromTurns(Turns.Of(turns, "travelTurns", "The plunger travel"), request.Fraction ?? 0.5)

@@ -25,6 +25,6 @@ public sealed record CreepResponse(double? CreepMm, int Pairs, double? AimBefore
 public sealed record ShimRequest(double? MeasuredMm, double? TargetMm, double? MinMm, double? MaxMm, double? CurrentShimMm, double? ShimPerClearance, IReadOnlyList<double>? SizesMm);
 
 /// <summary>A thickness as it was written or called, and the series of the engine.</summary>
-public sealed record ShimMarkRequest(string? Written, IReadOnlyList<double>? SizesMm);
+public sealed record ShimMarkRequest(string? Written, IReadOnlyList<double>? SizesMm, string? Unit = null);
 
 public sealed record PreloadRequest(double? TravelTurns, double? TravelMm, double? PitchMm, double? ClearancePerTravel, double? Fraction);

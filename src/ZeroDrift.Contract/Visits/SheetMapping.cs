@@ -36,6 +36,7 @@ public static class SheetMapping
             SeenFrom = view.SeenFrom,
             Anticlockwise = view.Anticlockwise,
             ViewAssumed = view.Assumed,
+            Gear = visit.Plan.Engine.Gear,
             StandsDeg = visit.StandsAbout,
             LobeAway = stops.LobesAway(),
             Marks = [.. visit.KnownMarks.Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap))],
@@ -207,6 +208,8 @@ public static class SheetMapping
         Fitted = work.Fitted is not null,
         Planned = work.Planned is { } planned ? new PlannedShimRecord(planned.OldMm, planned.NewMm, planned.Origin, planned.FromPoint) : null,
         IsTrial = work is { Fitted: not null, Left: null } && work.Found?.ValueOrNothing() is { EstimateMm: null, LowerMm: null } && !work.KeptAt(ReadingStage.BeforeLock).Any(),
+        ExpectedMm = work.ExpectedWithShimMm,
+        CleanAgain = (work.Growing(ReadingStage.AsLeft) ?? work.Left) is { } after && work.AsksCleanAgain(after),
     };
 
     private static ShimReadRecord? Read(ShimRead? shim) => shim is null ? null : new ShimReadRecord(shim.Thickness, WrittenFigure.Name(shim.Unit), shim.How);

@@ -188,6 +188,12 @@ public sealed record SheetShimRecord
 
     /// <summary>The one fitted is there to give a gap to measure; the right one is worked out from it.</summary>
     public bool IsTrial { get; init; }
+
+    /// <summary>The gap that the shim there now should give.</summary>
+    public double? ExpectedMm { get; init; }
+
+    /// <summary>What is read with it lies half a thou or more from that: cleaned and measured again before it is believed.</summary>
+    public bool CleanAgain { get; init; }
 }
 
 public sealed record ShimReadRecord(string Thickness, string Unit, ShimKnownBy How);
@@ -242,6 +248,9 @@ public sealed record SheetRecord
 
     /// <summary>The book does not say which end or which way.</summary>
     public required bool ViewAssumed { get; init; }
+
+    /// <summary>How a cylinder shows that its valves are free.</summary>
+    public required CylinderGear Gear { get; init; }
 
     /// <summary>Where the crank stands as far as can be told.</summary>
     public double? StandsDeg { get; init; }

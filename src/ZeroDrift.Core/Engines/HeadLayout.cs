@@ -5,13 +5,17 @@ namespace ZeroDrift.Core.Engines;
 /// <summary>
 /// Reads how lash points sit along the heads: "1 3 5 7 / 2 4 6 8" for the cylinders of each bank from the front, and
 /// "E I I E E I I E" for the points along one bank (or one list a bank, parted by /). I intake, E exhaust, J injector, B engine brake; on heads
-/// lettered in German E intake and A exhaust (<see cref="BookLetters"/>).
+/// lettered in German E intake and A exhaust (<see cref="BookLetters"/>). Where cylinders differ (an engine brake on some of them) a | parts one
+/// cylinder's points from the next: "I E | I E B".
 /// </summary>
 public static class HeadLayout
 {
     private const int MostPointsPerCylinder = 6;
 
-    /// <summary>The lash points, front to back, bank by bank. A bank's points are shared out evenly among its cylinders.</summary>
+    /// <summary>Between two cylinders that have not the same points.</summary>
+    private const char Parting = '|';
+
+    /// <summary>The lash points, front to back, bank by bank. Without a | a bank's points are shared out evenly among its cylinders.</summary>
     /// <param name="banks">Cylinders of each bank.</param>
     /// <param name="layout">Letters along each bank.</param>
     /// <param name="order">The firing order.</param>
@@ -28,7 +32,7 @@ public static class HeadLayout
             throw new BadInputException("layout", $"Give one list of points for all banks, or one for each of the {heads.Count}, parted by /.");
         var points = new List<LashPoint>();
         for (var bank = 0; bank < heads.Count; bank++)
-            points.AddRange(Along(heads[bank], Kinds(rows[rows.Length == 1 ? 0 : bank], told), bank, adjuster, figures ?? new AdjusterFigures(null), told));
+            points.AddRange(Along(heads[bank], Shared(heads[bank], rows[rows.Length == 1 ? 0 : bank], told), bank, adjuster, figures ?? new AdjusterFigures(null), told));
         return points;
     }
 
@@ -70,21 +74,40 @@ public static class HeadLayout
         return kinds;
     }
 
-    private static IEnumerable<LashPoint> Along(List<int> cylinders, List<LashKind> kinds, int bank, AdjusterKind adjuster, AdjusterFigures figures, BookLetters letters)
+    /// <summary>The kinds of each cylinder of a bank, front first.</summary>
+    private static List<List<LashKind>> Shared(List<int> cylinders, string row, BookLetters letters)
     {
-        var each = kinds.Count / cylinders.Count;
-        if (each < 1 || each > MostPointsPerCylinder || each * cylinders.Count != kinds.Count)
-            throw new BadInputException("layout", $"{kinds.Count} points cannot be shared out evenly among {cylinders.Count} cylinders; give 1 to {MostPointsPerCylinder} for each, front first.");
-        for (var along = 0; along < kinds.Count; along++)
+        if (row.Contains(Parting, StringComparison.Ordinal))
         {
-            var cylinder = cylinders[along / each];
-            var own = kinds.GetRange(along / each * each, each);
-            var twins = own.Count(k => k == kinds[along]);
-            var before = own.Take(along % each).Count(k => k == kinds[along]);
-            var place = twins == 1 ? null : twins == 2 ? (before == 0 ? "front" : "rear") : (before + 1).ToString(CultureInfo.InvariantCulture);
-            var label = $"{cylinder}{letters.Letter(kinds[along])}{(place is null ? "" : " " + place)}";
-            var kind = For(kinds[along], adjuster);
-            yield return new LashPoint(label, cylinder, kinds[along], place, kind.With(figures), bank, along, kind == AdjusterKind.BridgeScrew ? new Bridge(false) : null);
+            var each = row.Split(Parting).Select(part => Kinds(part, letters)).ToList();
+            if (each.Count != cylinders.Count)
+                throw new BadInputException("layout", $"{each.Count} cylinders stand between the bars, but this bank has {cylinders.Count}; part each from the next by |, front first.");
+            if (each.Find(kinds => kinds.Count is < 1 or > MostPointsPerCylinder) is { } odd)
+                throw new BadInputException("layout", $"{odd.Count} points stand for one cylinder; give 1 to {MostPointsPerCylinder} for each, front first.");
+            return each;
+        }
+        var all = Kinds(row, letters);
+        var share = all.Count / cylinders.Count;
+        if (share < 1 || share > MostPointsPerCylinder || share * cylinders.Count != all.Count)
+            throw new BadInputException("layout", $"{all.Count} points cannot be shared out evenly among {cylinders.Count} cylinders; give 1 to {MostPointsPerCylinder} for each, front first, or part the cylinders by | where they differ.");
+        return [.. all.Chunk(share).Select(chunk => chunk.ToList())];
+    }
+
+    private static IEnumerable<LashPoint> Along(List<int> cylinders, List<List<LashKind>> kinds, int bank, AdjusterKind adjuster, AdjusterFigures figures, BookLetters letters)
+    {
+        var along = 0;
+        foreach (var (cylinder, own) in cylinders.Zip(kinds))
+        {
+            for (var i = 0; i < own.Count; i++)
+            {
+                var kind = own[i];
+                var twins = own.Count(k => k == kind);
+                var before = own.Take(i).Count(k => k == kind);
+                var place = twins == 1 ? null : twins == 2 ? (before == 0 ? "front" : "rear") : (before + 1).ToString(CultureInfo.InvariantCulture);
+                var label = $"{cylinder}{letters.Letter(kind)}{(place is null ? "" : " " + place)}";
+                var set = For(kind, adjuster);
+                yield return new LashPoint(label, cylinder, kind, place, set.With(figures), bank, along++, set == AdjusterKind.BridgeScrew ? new Bridge(false) : null);
+            }
         }
     }
 

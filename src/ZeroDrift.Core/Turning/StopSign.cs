@@ -21,7 +21,7 @@ internal static class StopSign
     /// <summary>With nobody exactly on overlap, the valves that are held open at this angle are the proof.</summary>
     private static string Seen(TurningEngine engine, CrankAngle angle)
     {
-        if (engine.Order.Count == 1) return engine.Order.Cycle == EngineCycle.FourStroke ? "; both its rockers are loose" : "";
+        if (engine.Order.Count == 1) return engine.Order.Cycle == EngineCycle.FourStroke ? "; " + engine.Gear.FreeHere() : "";
         var open = OpenHere(engine, angle).Take(3).ToList();
         return open.Count == 0 ? "; no other valve is open" : "; " + string.Join(", ", open.Select(p => p.Spoken)) + (open.Count == 1 ? " is" : " are") + " held open";
     }

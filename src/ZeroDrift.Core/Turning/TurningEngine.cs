@@ -26,6 +26,9 @@ public sealed class TurningEngine
     /// <summary>Each cylinder's own stop lies this far past its TDC, degrees; 0 unless a compression release asks for it.</summary>
     public double PastTdcDeg { get; init; }
 
+    /// <summary>How a cylinder shows that its valves are free.</summary>
+    public CylinderGear Gear { get; private init; } = CylinderGear.Usual;
+
     /// <summary>720 or 360 degrees.</summary>
     public double Cycle { get; }
 
@@ -35,15 +38,16 @@ public sealed class TurningEngine
     /// <param name="rampGuardDeg">0 to 180°.</param>
     /// <param name="furtherLifts">More lift intervals, by kind, local degrees.</param>
     /// <param name="pastTdcDeg">Each cylinder's own stop lies this far past its TDC.</param>
+    /// <param name="gear">How a cylinder shows that its valves are free; null for the usual two rockers.</param>
     /// <exception cref="BadInputException">Timing or guard outside their range, or a valve open for the whole cycle.</exception>
-    public static TurningEngine FourStroke(FiringOrder order, ValveTiming timing, double rampGuardDeg = ValveTiming.DefaultRampGuardDeg, IReadOnlyList<(LashKind Kind, double From, double To)>? furtherLifts = null, double pastTdcDeg = 0)
+    public static TurningEngine FourStroke(FiringOrder order, ValveTiming timing, double rampGuardDeg = ValveTiming.DefaultRampGuardDeg, IReadOnlyList<(LashKind Kind, double From, double To)>? furtherLifts = null, double pastTdcDeg = 0, CylinderGear? gear = null)
     {
         Guard(rampGuardDeg);
         Event(timing.IvoBtdc, "ivoBtdc");
         Event(timing.IvcAbdc, "ivcAbdc");
         Event(timing.EvoBbdc, "evoBbdc");
         Event(timing.EvcAtdc, "evcAtdc");
-        return new TurningEngine(order, Lifts, rampGuardDeg) { PastTdcDeg = pastTdcDeg };
+        return new TurningEngine(order, Lifts, rampGuardDeg) { PastTdcDeg = pastTdcDeg, Gear = gear ?? CylinderGear.Usual };
 
         IEnumerable<(LashKind, double, double)> Lifts(double guard)
         {
@@ -55,14 +59,14 @@ public sealed class TurningEngine
 
     /// <summary>A two-stroke uniflow: exhaust and injector points only.</summary>
     /// <exception cref="BadInputException">Timing or guard outside their range, or a valve open for the whole cycle.</exception>
-    public static TurningEngine Uniflow(FiringOrder order, UniflowTiming timing, double rampGuardDeg = ValveTiming.DefaultRampGuardDeg)
+    public static TurningEngine Uniflow(FiringOrder order, UniflowTiming timing, double rampGuardDeg = ValveTiming.DefaultRampGuardDeg, CylinderGear? gear = null)
     {
         Guard(rampGuardDeg);
         Event(timing.EvoAtdc, "evoAtdc");
         Event(timing.EvcAtdc, "evcAtdc");
         Event(timing.InjectorFrom, "injectorFromAtdc");
         Event(timing.InjectorTo, "injectorToAtdc");
-        return new TurningEngine(order, Lifts, rampGuardDeg);
+        return new TurningEngine(order, Lifts, rampGuardDeg) { Gear = gear ?? CylinderGear.Usual };
 
         IEnumerable<(LashKind, double, double)> Lifts(double guard)
         {

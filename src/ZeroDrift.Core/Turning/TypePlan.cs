@@ -8,8 +8,8 @@ public static class TypePlan
     /// <summary>The type as the turning planner sees it.</summary>
     /// <exception cref="BadInputException">Timing that cannot be.</exception>
     public static TurningEngine Turning(this EngineType type) => type.Order.Cycle == EngineCycle.FourStroke
-        ? TurningEngine.FourStroke(type.Order, type.Timing, type.RampGuardDeg, pastTdcDeg: type.PastTdc?.Degrees ?? 0)
-        : TurningEngine.Uniflow(type.Order, type.Uniflow, type.RampGuardDeg);
+        ? TurningEngine.FourStroke(type.Order, type.Timing, type.RampGuardDeg, pastTdcDeg: type.PastTdc?.Degrees ?? 0, gear: CylinderGear.Of(type.Points))
+        : TurningEngine.Uniflow(type.Order, type.Uniflow, type.RampGuardDeg, CylinderGear.Of(type.Points));
 
     /// <summary>The plan for the type's own points and method, or another method where the mechanic prefers one; lobe away has no stops.</summary>
     /// <param name="type">The type.</param>

@@ -38,7 +38,6 @@ public static class DefaultSteps
         if (shims.Count > 0)
         {
             yield return new TypeStep("parts-in", StepList.BeforeCloseUp, "Shims and small parts fitted or back in their places: how many?") { Counts = Counting.In, Pair = "parts" };
-            yield return new TypeStep("drains-open", StepList.BeforeCloseUp, "Plugs out of the drain holes.");
         }
         if (spark) yield return new TypeStep("plugs-in", StepList.CloseUp, "Plugs in, torqued to the book; leads on.");
 

@@ -45,16 +45,21 @@ public sealed class PointWork
     /// </summary>
     public ReadingWork? GapWithShim => Left ?? (Fitted is not null ? KeptAt(ReadingStage.BeforeLock).LastOrDefault() : null) ?? Found;
 
+    /// <summary>The shim that came out and the one that went in; null where none did or a thickness is not known.</summary>
+    public Shims.ShimChange? Change => Point.Adjuster is Adjuster.Shim shim && Fitted is not null && ShimNowMm is { } now && OldMm is { } old ? new Shims.ShimChange(old, now, shim.ShimPerClearance) : null;
+
+    private Measuring.Reading? GapFound => Found?.ValueOrNothing() ?? FoundBefore?.Value;
+
+    /// <summary>The gap that the shim there now should give, mm; null where it was found closed up or nothing was fitted.</summary>
+    public double? ExpectedWithShimMm => GapFound is { MiddleMm: { } found } ? Change?.After(found) : null;
+
     /// <summary>What a fitted shim was expected to make of the gap, and what was measured; null where either is not known.</summary>
-    internal Shims.FittedPoint? AfterFitting
-    {
-        get
-        {
-            if (Point.Adjuster is not Adjuster.Shim shim || Fitted is null || ShimNowMm is not { } now || Left?.ValueOrNothing() is not { MiddleMm: { } left } measured) return null;
-            if ((Found?.ValueOrNothing() ?? FoundBefore?.Value) is not { MiddleMm: { } found } || OldMm is not { } old) return null;
-            return new Shims.FittedPoint(Point.Label, now, found - (now - old) / shim.ShimPerClearance, left, Math.Sqrt(2) * (measured.StandardUncertaintyMm ?? 0), shim.ShimPerClearance);
-        }
-    }
+    internal Shims.FittedPoint? AfterFitting => Change is { } change && ExpectedWithShimMm is { } expected && Left?.ValueOrNothing() is { MiddleMm: { } left } measured
+        ? new Shims.FittedPoint(Point.Label, change.NewMm, expected, left, Math.Sqrt(2) * (measured.StandardUncertaintyMm ?? 0), change.ShimPerClearance)
+        : null;
+
+    /// <summary>Whether what is read with the new shim is not believed before shim and seat were cleaned and it was measured again.</summary>
+    public bool AsksCleanAgain(ReadingWork after) => Change is { } change && GapFound is { } before && change.AsksCleanAgain(before, after.ValueOrNothing());
 
     /// <summary>The shim that the gap was found with, mm.</summary>
     private double? OldMm => ShimFound is { } read ? Length.Parse(read.Thickness, read.Unit).Millimetres

@@ -15,6 +15,8 @@ public class HeadLayoutTests
     [InlineData("1 2 3 4", "", "layout", "0 points cannot be shared out")]
     [InlineData("1 2 3 4", "E I I E E", "layout", "5 points cannot be shared out")]
     [InlineData("1 2 3 4", "E I Z E E I I E", "layout", "'Z' is not a lash point")]
+    [InlineData("1 2 3 4", "I E | I E B | I E", "layout", "3 cylinders stand between the bars, but this bank has 4")]
+    [InlineData("1 2 3 4", "I E | I E B | | I E", "layout", "0 points stand for one cylinder")]
     [InlineData("1 2 / 3 4", "E I I E / E I I E / E I", "layout", "one for each of the 2")]
     [InlineData("1 2 3 4", "IEIEIEI IEIEIEI IEIEIEI IEIEIEI", "layout", "give 1 to 6 for each")]
     public void A_layout_that_cannot_be_is_refused_at_its_field(string banks, string layout, string field, string sentence)
@@ -42,6 +44,21 @@ public class HeadLayoutTests
         Assert.Equal("1E 1I 2E 2I 3I 3E 4I 4E", string.Join(' ', points.Select(p => p.Label)));
         Assert.Equal([0, 0, 0, 0, 1, 1, 1, 1], points.Select(p => p.Bank));
     }
+
+    [Fact]
+    public void Cylinders_that_differ_are_parted_by_bars()
+    {
+        var points = HeadLayout.Parse("1 2 / 3 4", "I E | I E B / E I | B E I", Four, AdjusterKind.BridgeScrew);
+
+        Assert.Equal("1I 1E 2I 2E 2B 3E 3I 4B 4E 4I", string.Join(' ', points.Select(p => p.Label)));
+        Assert.Equal([0, 1, 2, 3, 4, 0, 1, 2, 3, 4], points.Select(p => p.Along));
+        Assert.Equal(["2B", "4B"], points.Where(p => p.Adjuster is Adjuster.BrakeScrew).Select(p => p.Label));
+    }
+
+    [Fact]
+    public void Bars_between_cylinders_that_are_alike_change_nothing() => Assert.Equal(
+        HeadLayout.Parse("1 2 3 4", "E I I E E I I E", Four, AdjusterKind.ScrewAtValve),
+        HeadLayout.Parse("1 2 3 4", "E I | I E | E I | I E", Four, AdjusterKind.ScrewAtValve));
 
     [Fact]
     public void Three_of_a_kind_are_numbered() =>

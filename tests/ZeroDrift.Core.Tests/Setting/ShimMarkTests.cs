@@ -1,3 +1,4 @@
+using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Setting;
 
 namespace ZeroDrift.Core.Tests.Setting;
@@ -19,11 +20,23 @@ public class ShimMarkTests
     [InlineData("70", 2.70)]
     [InlineData("27", 2.70)]
     [InlineData("05", 3.05)]
+    [InlineData("81", 2.81)]
+    [InlineData("683", 2.683)]
     public void Last_digits_and_a_lost_point_are_asked_for_whole(string written, double offered)
     {
         var read = ShimMark.Read(written, Series);
         Assert.Null(read.Mm);
         Assert.Contains(read.OffersMm, mm => Math.Abs(mm - offered) < 1e-9);
+    }
+
+    [Fact]
+    public void An_inch_micrometer_is_read_in_thou()
+    {
+        // 0.1065 in = 106.5 thou = 2.7051 mm: 1 in = 25.4 mm (NIST SP 811).
+        Assert.Equal(2.7051, ShimMark.Read("106.5", Series, LengthUnit.Thou).Mm!.Value, 9);
+        Assert.Equal([2.7051], ShimMark.Read(".1065", Series, LengthUnit.Thou).OffersMm.Select(mm => Math.Round(mm, 6)));
+        var inMillimetres = ShimMark.Read("2.70", Series, LengthUnit.Thou);
+        Assert.Equal((null, 0), (inMillimetres.Mm, inMillimetres.OffersMm.Count));
     }
 
     [Fact]

@@ -26,7 +26,7 @@ public class PositionSchoolsTests
         Assert.DoesNotContain(ProofKind.RockersLoose, Proofs(new(IsBuild: true)));
         Assert.DoesNotContain(ProofKind.RockersLoose, Proofs(new(MayBeClosedUp: new HashSet<int> { 1 })));
         Assert.Contains(ProofKind.RockersLoose, Proofs(new(MayBeClosedUp: new HashSet<int> { 6 })));
-        Assert.Contains(ProofKind.LobesSeen, Proofs(new(CamsInSight: true)));
+        Assert.Contains(ProofKind.LobesSeen, Proofs(new(LobesInSight: true)));
         Assert.DoesNotContain(ProofKind.Companion, Proofs(new(), Engines.FourStroke(1)));
     }
 
@@ -41,6 +41,45 @@ public class PositionSchoolsTests
         Assert.DoesNotContain(ProofKind.CompressionInBar, Proofs(new(ByStarter: true)));
         Assert.Equal("6 rocks: its exhaust closes as its intake opens.", CompressionProof.For(Six, Deg(0), new())[0].Sentence);
         Assert.Empty(CompressionProof.For(Six, Deg(50), new()));
+    }
+
+    [Theory] // common practice, no source
+    [InlineData(AdjusterKind.ScrewAtValve, "I E I E", "Both rockers of 1 are loose.")]
+    [InlineData(AdjusterKind.EccentricShaft, "I E I E", "Both rockers of 1 are loose.")]
+    [InlineData(AdjusterKind.ScrewAtValve, "I I E E I I E E", "All rockers of 1 are loose.")]
+    [InlineData(AdjusterKind.FollowerScrew, "I E I E", "Both followers of 1 are loose.")]
+    [InlineData(AdjusterKind.Puck, "I I E E I I E E", "All followers of 1 are loose.")]
+    [InlineData(AdjusterKind.ShimOnTop, "I E I E", "The lobes of 1 point away from their buckets.")]
+    [InlineData(AdjusterKind.ShimUnderBucket, "I I E E I I E E", "The lobes of 1 point away from their buckets.")]
+    public void What_shows_a_cylinder_free_is_what_its_head_has(AdjusterKind adjuster, string layout, string says)
+    {
+        var order = FiringOrder.Parse("1 2", EngineCycle.FourStroke);
+        var type = new EngineType { Order = order, Points = HeadLayout.Parse(null, layout, order, adjuster, new AdjusterFigures(1.0)) };
+        var proofs = CompressionProof.For(type.Turning(), Deg(0), new()).Select(p => p.Sentence).ToList();
+
+        Assert.Contains(says, proofs);
+        Assert.Equal(adjuster is AdjusterKind.ShimOnTop or AdjusterKind.ShimUnderBucket, proofs.TrueForAll(p => !p.Contains("rocker", StringComparison.Ordinal) && !p.Contains("loose", StringComparison.Ordinal)));
+    }
+
+    [Fact] // common practice, no source
+    public void Buckets_on_one_side_of_a_mixed_head_are_looked_at_not_shaken()
+    {
+        var order = FiringOrder.Parse("1", EngineCycle.FourStroke);
+        var points = HeadLayout.Parse(null, "I E", order, AdjusterKind.ScrewAtValve, new AdjusterFigures(1.0));
+        var mixed = points.Select(p => p.Kind == LashKind.Intake ? p with { Adjuster = AdjusterKind.ShimOnTop.With(new AdjusterFigures(null)) } : p).ToList();
+
+        Assert.Equal(new CylinderGear(ValveGear.Bucket, 2), CylinderGear.Of(mixed));
+        Assert.Equal("1 at TDC on compression; its lobes point away.", new EngineType { Order = order, Points = mixed, Method = TurningMethod.PerCylinder }.Plan().Stops[0].Sign);
+    }
+
+    [Fact] // common practice, no source
+    public void A_two_stroke_has_its_rocker_loose_and_no_notch_and_a_single_no_rotor()
+    {
+        var twoStroke = FiringOrder.Parse("1 3 2", EngineCycle.TwoStroke);
+        var type = new EngineType { Order = twoStroke, Points = HeadLayout.Parse(null, "E J E J E J", twoStroke, AdjusterKind.BridgeScrew, new AdjusterFigures(1.25)) };
+        Assert.Equal(["The rocker of 1 is loose.", "The compression of 1 was felt in the bar."], CompressionProof.For(type.Turning(), CrankAngle.Of(0, EngineCycle.TwoStroke), new()).Select(p => p.Sentence));
+
+        Assert.Contains("The cam's notch stands as on compression.", CompressionProof.For(Engines.FourStroke(1), Deg(0), new(Spark: true)).Select(p => p.Sentence));
     }
 
     [Fact]

@@ -50,6 +50,44 @@ public class TypeStepsTests
     }
 
     [Fact]
+    public void Whoever_is_told_to_plug_drain_holes_is_told_to_open_them_again()
+    {
+        foreach (var adjuster in Enum.GetValues<AdjusterKind>().Except([AdjusterKind.InjectorScrew, AdjusterKind.BrakeScrew]))
+        {
+            var steps = Cautions.Steps(MachineKind.Lorry, Type(adjuster), DefaultSteps.Of(Type(adjuster), false), new KitFacts());
+            Assert.Single(steps, s => s.Text.Contains("drain holes plugged", StringComparison.Ordinal));
+            Assert.Single(steps, s => s.List == StepList.CloseUp && s.Text.StartsWith("Drain holes open again", StringComparison.Ordinal));
+        }
+    }
+
+    [Theory]
+    [InlineData(MachineKind.Mower, true, "Ignition disabled", "Fuel stop")]
+    [InlineData(MachineKind.Lorry, false, "its pressure is high", "Ignition")]
+    [InlineData(MachineKind.Mower, true, "nobody pulls the starter", "hydraulic starter")]
+    [InlineData(MachineKind.Ferry, false, "hydraulic starter isolated", "plug leads")]
+    [InlineData(MachineKind.Tractor, false, "Battery negative off.", "air or hydraulic")]
+    public void A_caution_stands_where_it_applies_and_only_there(MachineKind machine, bool spark, string stands, string standsNot)
+    {
+        var all = string.Join(' ', Cautions.MakeSafe(machine, spark).Select(c => c.Text));
+        Assert.Contains(stands, all, StringComparison.Ordinal);
+        Assert.DoesNotContain(standsNot, all, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_propeller_as_the_bar_has_a_caution_of_its_own()
+    {
+        Assert.Contains(Cautions.MakeSafe(MachineKind.Generator, true, "by the propeller"), c => c.Key == "propeller");
+        Assert.DoesNotContain(Cautions.MakeSafe(MachineKind.Ferry, false, "socket on the crank nut"), c => c.Key == "propeller");
+    }
+
+    [Theory]
+    [InlineData(AdjusterKind.ScrewAtValve, "Every rocker shaken: none rattles, none rocks with the blade in.")]
+    [InlineData(AdjusterKind.FollowerScrew, "Every follower shaken: none rattles, none rocks with the blade in.")]
+    [InlineData(AdjusterKind.HydraulicPreload, "Every rocker shaken: none rattles.")]
+    public void What_is_shaken_at_the_end_is_what_the_head_has(AdjusterKind adjuster, string says) =>
+        Assert.Equal(says, Cautions.CloseUp(Type(adjuster), []).Single(c => c.Key == "rockers").Text);
+
+    [Fact]
     public void Torques_stand_again_where_they_are_tightened()
     {
         Fastener[] fasteners = [new("locknut", "13 mm ring", 22, 12), new("cover bolt", "10 mm", 9, 8)];

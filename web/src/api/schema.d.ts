@@ -2566,6 +2566,16 @@ export interface components {
             aimBeforeLockMm: null | number;
             advice: string;
         };
+        /** @description How a cylinder shows that its valves are free: by the kind of gear and how many there are of it. Common practice. */
+        CylinderGear: {
+            /** @description What moves the valves. */
+            gear: components["schemas"]["ValveGear"];
+            /**
+             * Format: int32
+             * @description How many a cylinder has; 1 to 6.
+             */
+            each: number;
+        };
         /** @description Days from a first to a last, both counted. */
         Days: {
             /** Format: date */
@@ -5701,6 +5711,8 @@ export interface components {
             anticlockwise: boolean;
             /** @description The book does not say which end or which way. */
             viewAssumed: boolean;
+            /** @description How a cylinder shows that its valves are free. */
+            gear: components["schemas"]["CylinderGear"];
             /**
              * Format: double
              * @description Where the crank stands as far as can be told.
@@ -5771,6 +5783,13 @@ export interface components {
             planned?: null | components["schemas"]["PlannedShimRecord"];
             /** @description The one fitted is there to give a gap to measure; the right one is worked out from it. */
             isTrial?: boolean;
+            /**
+             * Format: double
+             * @description The gap that the shim there now should give.
+             */
+            expectedMm?: null | number;
+            /** @description What is read with it lies half a thou or more from that: cleaned and measured again before it is believed. */
+            cleanAgain?: boolean;
         };
         SheetStopRecord: {
             /** Format: int32 */
@@ -6002,6 +6021,7 @@ export interface components {
         ShimMarkRequest: {
             written?: null | string;
             sizesMm?: null | number[];
+            unit?: null | string;
         };
         /**
          * @description What is done with shims of a drawer.
@@ -6511,6 +6531,11 @@ export interface components {
             /** Format: double */
             standardErrorMmPer1000h: number;
         };
+        /**
+         * @description What moves a valve, as far as a hand or an eye can tell that it is free.
+         * @enum {string}
+         */
+        ValveGear: "rocker" | "follower" | "bucket";
         /** @enum {string} */
         ValveState: "loose" | "open" | "moving";
         /**

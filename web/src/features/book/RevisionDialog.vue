@@ -9,7 +9,8 @@ import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import PhotoField from '../../shared/photos/PhotoField.vue'
 import SpecFields from './SpecFields.vue'
-import { emptySpec, isFilled, specRequest } from './specForm'
+import { isFilled } from '../../shared/spec/specLine'
+import { emptySpec, specRequest } from './specForm'
 
 const props = defineProps<{ type: Schemas['EngineTypeResponse'] }>()
 const shown = defineModel<boolean>({ required: true })

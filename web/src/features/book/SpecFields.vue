@@ -7,8 +7,9 @@ import type { Schemas } from '../../api/client'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
 import { useFormState } from '../../shared/forms/useForm'
-import { kindWord } from '../../shared/words/points'
-import type { Asks, SpecForm, SpecLine } from './specForm'
+import { lineFields } from '../../shared/spec/specLine'
+import SpecLineFields from '../../shared/spec/SpecLineFields.vue'
+import type { SpecForm } from './specForm'
 
 /** The clearances of one revision with where they come from. */
 const spec = defineModel<SpecForm>({ required: true })
@@ -23,51 +24,7 @@ const lines = computed(() =>
 )
 const form = useFormState()
 const of = (name: string) => `${props.within ?? ''}${name}`
-const figures = [
-  'lines',
-  'min',
-  'max',
-  'set',
-  'single',
-  'minMm',
-  'maxMm',
-  'setMm',
-  'figureMm',
-  'goMm',
-  'noGoMm',
-  'unit',
-]
-const asks = [
-  { value: 'window', text: 'a window' },
-  { value: 'single', text: 'one figure' },
-  { value: 'blades', text: 'two blades' },
-  { value: 'zero', text: 'zero lash' },
-  { value: 'turns', text: 'turns on' },
-  { value: 'fraction', text: 'part of the travel' },
-  { value: 'height', text: 'a height' },
-  { value: 'torque', text: 'a torque' },
-]
-const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: string][]> = {
-  window: [
-    ['min', 'from'],
-    ['max', 'to'],
-    ['set', 'set'],
-  ],
-  single: [
-    ['single', 'figure'],
-    ['tight', 'tighter by'],
-    ['loose', 'looser by'],
-  ],
-  blades: [
-    ['go', 'goes'],
-    ['noGo', 'does not'],
-  ],
-  zero: [],
-  turns: [['amount', 'turns past contact']],
-  fraction: [['amount', 'of the travel, such as 0.5']],
-  height: [['amount', 'mm']],
-  torque: [['amount', 'Nm']],
-}
+const figures = ['lines', ...lineFields]
 for (const name of figures) form?.shows(of(name))
 const said = computed(() => figures.map((name) => form?.complaint(of(name))).find(Boolean))
 </script>
@@ -94,21 +51,7 @@ const said = computed(() => figures.map((name) => form?.complaint(of(name))).fin
   <BFormCheckbox v-if="within" v-model="spec.noFigures" class="mb-2"
     >No figure at hand: measure now, judge when one is found</BFormCheckbox
   >
-  <div v-for="line in lines" :key="line.kind" class="line">
-    <span>{{ kindWord(line.kind) }}</span>
-    <BFormSelect v-model="line.asks" :aria-label="`${line.kind} asks`" :options="asks" />
-    <label v-for="[key, name] in cells[line.asks]" :key="key">
-      <span class="caps">{{ name }}</span>
-      <BFormInput
-        v-model="line[key]"
-        class="figure"
-        inputmode="decimal"
-        :aria-label="`${line.kind} ${name}`"
-        :aria-invalid="said ? 'true' : undefined"
-      />
-    </label>
-    <span v-if="line.asks === 'zero'" class="small soft">no gap and no preload: the pushrod just turns</span>
-  </div>
+  <SpecLineFields v-for="(line, i) in lines" :key="line.kind" v-model="lines[i]!" :invalid="!!said" />
   <p v-if="said" class="complaint mb-0" role="alert">{{ said }}</p>
   <p class="small soft mb-0 mt-1">
     A single figure without a tolerance of its line gets the fleet’s, never more than a third of it on the tight side,
@@ -122,21 +65,8 @@ const said = computed(() => figures.map((name) => form?.complaint(of(name))).fin
   grid-template-columns: 1fr 1.6fr 1fr 1fr;
   gap: 0 0.8rem;
 }
-.line {
-  display: grid;
-  grid-template-columns: 5.6rem 8rem repeat(3, minmax(0, 1fr));
-  gap: 0.5rem;
-  align-items: end;
-  margin-bottom: 0.4rem;
-}
-.line > span:first-child {
-  padding-bottom: 0.6rem;
-}
 @media (max-width: 600px) {
   .grid {
-    grid-template-columns: 1fr 1fr;
-  }
-  .line {
     grid-template-columns: 1fr 1fr;
   }
 }

@@ -43,6 +43,7 @@ defineProps<{ points?: number }>()
         class="wide"
         name="layout"
         label="Points along each head from the FRONT: I E (or E A) J B"
+        hint="Cylinders that differ are parted by |, as in I E | I E B."
       >
         <BFormInput v-bind="bind" v-model="form.layout" class="figure" placeholder="E I I E E I I E" />
       </Field>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { emptySpec, isFilled, kindsOf, specRequest } from './specForm'
+import { isFilled } from '../../shared/spec/specLine'
+import { emptySpec, kindsOf, specRequest } from './specForm'
 
 describe('clearances as they are typed', () => {
   it('begin empty, cold, in millimetres, and ask for the kinds that the layout names', () => {
@@ -9,6 +10,8 @@ describe('clearances as they are typed', () => {
     expect(kindsOf('J I E B')).toEqual(['intake', 'exhaust', 'injector', 'engineBrake'])
     expect(kindsOf('E J E J')).toEqual(['exhaust', 'injector'])
     expect(kindsOf('E A')).toEqual(['intake', 'exhaust'])
+    expect(kindsOf('A J A J')).toEqual(['exhaust', 'injector'])
+    expect(kindsOf('I E | I E B')).toEqual(['intake', 'exhaust', 'engineBrake'])
   })
   it('of an amount go as an amount and not as a gap', () => {
     const form = emptySpec()

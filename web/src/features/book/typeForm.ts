@@ -3,7 +3,8 @@ import { newId } from '../../api/newId'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 import { bridgesOf, list, screws, sizesOf, uniflowOf } from './adjusterForm'
 import { emptySchools, schoolComplaints, schoolRequest, schoolsOf } from './schoolForm'
-import { emptySpec, isFilled, specRequest } from './specForm'
+import { isFilled } from '../../shared/spec/specLine'
+import { emptySpec, specRequest } from './specForm'
 
 /** A new engine type as it is typed. Nothing of an engine is guessed: what its manual says is empty until somebody types it. */
 export const emptyType = () => ({

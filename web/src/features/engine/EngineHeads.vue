@@ -18,7 +18,7 @@ const letter = (p: Point) => letterOf(p.label).slice(0, 3)
 /** What a figure rests on, for whoever asks. */
 const says = (p: Point) =>
   [
-    p.lastMm != null ? `Last ${figures.withUnit(p.lastMm)} (${figures.other(p.lastMm)})` : 'Never measured',
+    p.lastMm != null ? `Last ${figures.both(p.lastMm)}` : 'Never measured',
     p.expectedMm != null
       ? `expected today ${figures.rough(p.expectedMm)} ± ${figures.rough(p.expectedSdMm)} ${figures.unit}`
       : '',

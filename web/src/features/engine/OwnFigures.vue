@@ -2,13 +2,15 @@
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { reactive, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useWrite, writes } from '../../api/writes'
 import Field from '../../shared/fields/Field.vue'
 import { day } from '../../shared/figures/days'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
+import { emptyLine, isFilled, lineFields, lineRequest } from '../../shared/spec/specLine'
+import SpecLineFields from '../../shared/spec/SpecLineFields.vue'
 import { kindWord } from '../../shared/words/points'
 
 /** Figures this engine carries over its type's: a plate that differs, a camshaft of another maker. Who, why and from where stand beside them. */
@@ -18,12 +20,9 @@ const withdraw = useWrite(writes.withdrawOwnFigure)
 const open = ref(false)
 const back = ref<string | null>(null)
 const empty = () => ({
-  kind: props.kinds[0] ?? ('intake' as Schemas['LashKind']),
+  line: emptyLine(props.kinds[0] ?? 'intake'),
   condition: 'cold' as Schemas['SpecCondition'],
   unit: 'mm',
-  min: '',
-  max: '',
-  set: '',
   who: '',
   why: '',
   source: '',
@@ -32,7 +31,7 @@ const typed = reactive(empty())
 watch(open, (now) => now && Object.assign(typed, empty()))
 const form = useForm({
   check: () => ({
-    'line.min': !typed.min.trim() && 'Give the window from and to.',
+    line: !isFilled(typed.line) && 'Give the figure as its source writes it.',
     who: !typed.who.trim() && 'Say who says so.',
     why: !typed.why.trim() && 'Say why this engine differs from its type.',
     source: !typed.source.trim() && 'Say where the figure comes from.',
@@ -40,7 +39,7 @@ const form = useForm({
   send: () =>
     add.mutateAsync({
       engineId: props.engineId,
-      line: { kind: typed.kind, min: typed.min, max: typed.max, set: typed.set || null, unit: typed.unit },
+      line: lineRequest(typed.line, typed.unit),
       condition: typed.condition,
       who: typed.who,
       why: typed.why,
@@ -49,6 +48,10 @@ const form = useForm({
   done: () => 'This engine carries its own figure now.',
   then: () => (open.value = false),
 })
+/** Cells of the line and what stands for all of them. */
+const cells = ['line', 'lines', ...lineFields.map((name) => `line.${name}`), ...lineFields, 'demand']
+for (const name of cells) form.shows(name)
+const wrong = computed(() => cells.map((name) => form.complaint(name)).find(Boolean))
 const taken = reactive({ who: '', why: '' })
 const takeBack = useForm({
   check: () => ({
@@ -78,7 +81,7 @@ const takeBack = useForm({
       <form novalidate @submit.prevent="form.submit">
         <div class="three">
           <Field v-slot="{ bind }" name="line.kind" label="Of">
-            <BFormSelect v-bind="bind" v-model="typed.kind">
+            <BFormSelect v-bind="bind" v-model="typed.line.kind">
               <option v-for="k in kinds" :key="k" :value="k">{{ kindWord(k) }}</option>
             </BFormSelect>
           </Field>
@@ -91,16 +94,9 @@ const takeBack = useForm({
           <Field v-slot="{ bind }" name="line.unit" label="Unit">
             <BFormSelect v-bind="bind" v-model="typed.unit" :options="['mm', 'thou']" />
           </Field>
-          <Field v-slot="{ bind }" name="line.min" label="From"
-            ><BFormInput v-bind="bind" v-model="typed.min" inputmode="decimal"
-          /></Field>
-          <Field v-slot="{ bind }" name="line.max" label="To"
-            ><BFormInput v-bind="bind" v-model="typed.max" inputmode="decimal"
-          /></Field>
-          <Field v-slot="{ bind }" name="line.set" label="Set"
-            ><BFormInput v-bind="bind" v-model="typed.set" inputmode="decimal"
-          /></Field>
         </div>
+        <SpecLineFields v-model="typed.line" :invalid="!!wrong" />
+        <p v-if="wrong" class="complaint mb-2" role="alert">{{ wrong }}</p>
         <Field v-slot="{ bind }" name="source" label="From where"
           ><BFormInput v-bind="bind" v-model="typed.source" placeholder="its plate; the maker of its camshaft"
         /></Field>

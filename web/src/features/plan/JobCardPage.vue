@@ -25,6 +25,12 @@ const blades = computed(() => [
     ),
   ),
 ])
+const inForce = computed(() => (engine.data.value?.type.revisions ?? []).filter((r) => r.inForce))
+/** Its book gives hot figures and no others. */
+const hotOnly = computed(() => inForce.value.length > 0 && inForce.value.every((r) => r.condition === 'hot'))
+/** What stands in the book for points that are set by an amount. */
+const amountOf = (kind: string) =>
+  inForce.value.flatMap((r) => r.figures).find((f) => f.kind === kind)?.written ?? 'by the manual'
 const print = () => window.print()
 </script>
 
@@ -56,7 +62,13 @@ const print = () => window.print()
           <h2>Before you begin</h2>
           <ul class="mb-0">
             <li>Make it safe: nobody can start it, nothing can fall, nothing is under pressure or power.</li>
-            <li>
+            <li v-if="hotOnly">
+              Run to temperature first: its figures are for a hot engine<template
+                v-if="engine.data.value.type.hotMinutes != null"
+                >, {{ engine.data.value.type.hotMinutes }} minutes after it stopped at most</template
+              >. Mind hot oil and metal.
+            </li>
+            <li v-else>
               It has stood since the evening before and is cold: {{ engine.data.value.type.coldMaxC }} °C or less.
             </li>
             <li>The maker’s manual for this engine goes before this card.</li>
@@ -68,7 +80,7 @@ const print = () => window.print()
           <section class="plate p-3">
             <h2>Bring</h2>
             <ul class="mb-0">
-              <li>Blades: {{ blades.join(', ') }}</li>
+              <li v-if="blades.length">Blades: {{ blades.join(', ') }}</li>
               <li v-for="k in engine.data.value.type.kit.filter((line) => line.text !== 'Feeler blades')" :key="k.text">
                 {{ k.text }}
               </li>
@@ -102,9 +114,10 @@ const print = () => window.print()
                 <th scope="row">{{ spoken(p) }}</th>
                 <td class="figure">
                   <template v-if="p.minMm != null"
-                    >{{ figures.figure(p.minMm) }}-{{ figures.withUnit(p.maxMm) }}</template
+                    >{{ figures.range(p.minMm, p.maxMm)
+                    }}<span class="small soft d-block">{{ figures.otherRange(p.minMm, p.maxMm) }}</span></template
                   >
-                  <template v-else>by amount</template>
+                  <template v-else>{{ amountOf(p.kind) }}</template>
                 </td>
                 <td class="figure">{{ p.setMm != null ? figures.figure(p.setMm) : '' }}</td>
                 <td class="figure">

@@ -12,6 +12,7 @@ import { usePreferences } from '../../shared/preferences'
 import { spoken } from '../../shared/words/points'
 import { isAskedIn } from '../../shared/words/steps'
 import { readingText } from '../../shared/words/readings'
+import TypeInAmounts from './TypeInAmounts.vue'
 import { useVisit, type Point, type Stage } from './bench/useVisit'
 
 /**
@@ -41,7 +42,15 @@ const steps = computed(() =>
 const open = computed(() => steps.value.filter((s) => !view.value!.ticked.includes(s.step)))
 const ready = computed(() => sheet.value!.conditionKnown && !open.value.some((s) => s.list === 'makeSafe'))
 const build = computed(() => view.value!.job === 'build')
-const columns = computed<Stage[]>(() => (build.value ? ['asLeft'] : ['asFound', 'asLeft']))
+/** The cells of a line, as the sheet has them: a shim changes between found and left. */
+type Cell = Stage | 'shim'
+const hasShims = computed(() => gaps.value.some((p) => p.shim))
+const columns = computed<Cell[]>(() => [
+  ...(build.value ? [] : (['asFound'] as const)),
+  ...(hasShims.value ? (['shim'] as const) : []),
+  'asLeft',
+])
+const columnNames: Record<string, string> = { asFound: 'Found', shim: 'Shim, or old and new', asLeft: 'Left' }
 
 function begin() {
   const entries: Entry[] = open.value
@@ -54,20 +63,58 @@ function begin() {
 function close() {
   void add(...open.value.map((s): Entry => ({ kind: 'ticked', step: s.step, on: true })))
 }
-const key = (p: Point, stage: Stage) => `${p.label}/${stage}`
-const shown = (p: Point, stage: Stage) => readingText(stage === 'asFound' ? p.found : p.left, figures.figure, true)
+const key = (p: Point, cell: Cell) => `${p.label}/${cell}`
+const shimShown = (p: Point) =>
+  p.shim?.fitted && p.shim.found && p.shim.now
+    ? `${p.shim.found.thickness} → ${p.shim.now.thickness}`
+    : (p.shim?.now?.thickness ?? '')
+const shown = (p: Point, cell: Cell) =>
+  cell === 'shim' ? shimShown(p) : readingText(cell === 'asFound' ? p.found : p.left, figures.figure, true)
 /** Whatever stands there already is corrected at the bench; here only what is empty is typed. */
-const isKept = (p: Point, stage: Stage) => !!(stage === 'asFound' ? p.found : p.left)
+const isKept = (p: Point, cell: Cell) => !!(cell === 'shim' ? p.shim?.now : cell === 'asFound' ? p.found : p.left)
+const isOpen = (p: Point, cell: Cell) =>
+  view.value!.state === 'open' && (cell === 'shim' ? !!p.shim : cell === 'asFound' || build.value || !!p.found)
 
-async function enter(p: Point, stage: Stage, event: KeyboardEvent) {
+/** One thickness was there; of two the second went in for the first. */
+async function enterShim(p: Point, cell: string, text: string) {
+  const [old, fitted, more] = text.split(/[\s>→]+/).filter(Boolean)
+  if (!old || more) {
+    complaints[cell] = 'Give the thickness of the shim, or the old and the new one: 2.81 2.70.'
+    return false
+  }
+  const unit = sheet.value!.trayUnit === 'thou' && Number(old.replace(',', '.')) > 25 ? 'thou' : 'mm'
+  const read = { kind: 'shimRead', point: p.label, unit, how: 'micrometer' } as const
+  await add(
+    { ...read, stage: 'asFound', thickness: old },
+    ...(fitted
+      ? ([
+          { kind: 'outcome', point: p.label, outcome: 'shimFitted', old, new: fitted, unit },
+          { ...read, stage: 'asLeft', thickness: fitted },
+        ] as Entry[])
+      : []),
+  )
+  await nextTick()
+  const no = trouble.value
+  if (!no || !('point' in no.entry) || no.entry.point !== p.label) return true
+  complaints[cell] = no.refusal.message
+  return false
+}
+
+async function enter(p: Point, stage: Cell, event: KeyboardEvent) {
   const cell = key(p, stage)
   const text = typed[cell]?.trim() ?? ''
   complaints[cell] = ''
-  if (text) {
+  if (text && stage === 'shim') {
+    if (!(await enterShim(p, cell, text))) return
+    typed[cell] = ''
+    await nextTick()
+  } else if (text && stage !== 'shim') {
     const reading = newId()
     const sure = event.shiftKey || doubted.get(cell) === text
     await add(
-      ...(stage === 'asLeft' && p.found ? [{ kind: 'outcome', point: p.label, outcome: 'set' } as Entry] : []),
+      ...(stage === 'asLeft' && p.found && !p.shim
+        ? [{ kind: 'outcome', point: p.label, outcome: 'set' } as Entry]
+        : []),
       {
         kind: 'figureRead',
         reading,
@@ -93,7 +140,7 @@ async function enter(p: Point, stage: Stage, event: KeyboardEvent) {
   move(p, stage, 1)
 }
 /** The next cell in the order of the sheet that can be typed into; past the last, what comes after. */
-function move(p: Point, stage: Stage, by: number) {
+function move(p: Point, stage: Cell, by: number) {
   const order = gaps.value.flatMap((q) => columns.value.map((c) => key(q, c)))
   for (let at = order.indexOf(key(p, stage)) + by; at >= 0 && at < order.length; at += by) {
     const cell = document.getElementById(order[at]!)
@@ -131,8 +178,8 @@ function move(p: Point, stage: Stage, by: number) {
         <thead class="caps">
           <tr>
             <th>Valve</th>
-            <th>Asked, {{ figures.unit }}</th>
-            <th v-for="c in columns" :key="c">{{ c === 'asFound' ? 'Found' : 'Left' }}</th>
+            <th>Asked</th>
+            <th v-for="c in columns" :key="c">{{ columnNames[c] }}</th>
             <th>State</th>
           </tr>
         </thead>
@@ -140,10 +187,14 @@ function move(p: Point, stage: Stage, by: number) {
           <tr v-for="p in gaps" :key="p.label">
             <th scope="row">{{ p.bookName ? `${p.bookName} · ` : '' }}{{ spoken(p) }}</th>
             <td class="figure soft">
-              {{ p.minMm == null ? '—' : `${figures.figure(p.minMm)} – ${figures.figure(p.maxMm)}` }}
+              <template v-if="p.minMm != null"
+                >{{ figures.range(p.minMm, p.maxMm)
+                }}<span class="small d-block">{{ figures.otherRange(p.minMm, p.maxMm) }}</span></template
+              ><template v-else>—</template>
             </td>
             <td v-for="c in columns" :key="c">
-              <span v-if="isKept(p, c)" class="figure">{{ shown(p, c) }}</span>
+              <span v-if="c === 'shim' && !p.shim">—</span>
+              <span v-else-if="isKept(p, c)" class="figure">{{ shown(p, c) }}</span>
               <input
                 v-else
                 :id="key(p, c)"
@@ -151,8 +202,8 @@ function move(p: Point, stage: Stage, by: number) {
                 class="form-control cell figure"
                 inputmode="decimal"
                 autocomplete="off"
-                :aria-label="`${spoken(p)}, ${c === 'asFound' ? 'found' : 'left'}`"
-                :disabled="view.state !== 'open' || (c === 'asLeft' && !build && !p.found)"
+                :aria-label="`${spoken(p)}, ${columnNames[c]!.toLowerCase()}`"
+                :disabled="!isOpen(p, c)"
                 @keydown.enter.prevent="enter(p, c, $event)"
                 @keydown.up.prevent="move(p, c, -1)"
                 @keydown.down.prevent="move(p, c, 1)"
@@ -163,9 +214,12 @@ function move(p: Point, stage: Stage, by: number) {
           </tr>
         </tbody>
       </table>
-      <p v-if="amounts.length" class="mt-2">
-        Set by amount, at the bench: {{ amounts.map((p) => p.label).join('  ') }}.
-      </p>
+      <TypeInAmounts
+        v-if="ready && amounts.length"
+        :points="amounts"
+        :closed="view.state !== 'open'"
+        @say="(...entries) => add(...entries)"
+      />
       <div v-if="ready && view.state === 'open'" class="d-flex gap-2 mt-3 flex-wrap">
         <BButton v-if="open.length" class="btn-plain after" @click="close">Closed up as the sheet says</BButton>
         <BButton class="btn-act" :class="{ after: !open.length }" :to="{ name: 'visit', params: { id } }"

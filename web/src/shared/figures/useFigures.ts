@@ -14,6 +14,11 @@ export interface Figures {
   withUnit: (value: Maybe) => string
   /** The same in the other unit, for whoever asks. */
   other: (value: Maybe) => string
+  /** Both: the figure in this unit, the other beside it. */
+  both: (value: Maybe) => string
+  /** A window in this unit, and the same in the other. */
+  range: (from: Maybe, to: Maybe) => string
+  otherRange: (from: Maybe, to: Maybe) => string
   /** A rate per 1000 h without its sign. */
   rate: (mmPer1000h: number) => string
   /** A length as this unit counts it, for a scale. */
@@ -27,11 +32,17 @@ export function useFigures(spoken?: () => Unit): Figures {
   const or = (value: Maybe, text: (mm: number) => string, none = '—') =>
     value === null || value === undefined ? none : text(value)
   const isMm = () => said() === 'mm'
+  const withUnit = (value: Maybe) => or(value, (v) => (isMm() ? `${mm(v)} mm` : `${thou(v)} thou`))
+  const other = (value: Maybe) => or(value, (v) => (isMm() ? `${thou(v)} thou` : `${mm(v)} mm`), '')
+  const figure = (value: Maybe) => or(value, (v) => (isMm() ? mm(v) : thou(v)))
   return {
-    figure: (value: Maybe) => or(value, (v) => (isMm() ? mm(v) : thou(v))),
+    figure,
     rough: (value: Maybe) => or(value, (v) => (isMm() ? v.toFixed(2).replace('-', '−') : thou(v))),
-    withUnit: (value: Maybe) => or(value, (v) => (isMm() ? `${mm(v)} mm` : `${thou(v)} thou`)),
-    other: (value: Maybe) => or(value, (v) => (isMm() ? `${thou(v)} thou` : `${mm(v)} mm`), ''),
+    withUnit,
+    other,
+    range: (from: Maybe, to: Maybe) => `${figure(from)} – ${withUnit(to)}`,
+    otherRange: (from: Maybe, to: Maybe) => `${other(from).replace(/ .*/, '')} – ${other(to)}`,
+    both: (value: Maybe) => or(value, (v) => `${withUnit(v)} (${other(v)})`),
     rate: (mmPer1000h: number) =>
       isMm() ? Math.abs(mmPer1000h).toFixed(3) : (Math.abs(mmPer1000h) / mmPerThou).toFixed(2),
     scaled: (value: number) => (isMm() ? value : value / mmPerThou),

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client'
+import type { Unit } from '../figures/lengths'
 
 /** How a thickness is known. */
 export const knownBy: Record<Schemas['ShimKnownBy'], string> = {
@@ -9,6 +10,10 @@ export const knownBy: Record<Schemas['ShimKnownBy'], string> = {
 
 /** A thickness in mm as shims are called: hundredths, thousandths where they count. */
 export const size = (mm: number) => (Math.round(mm * 1000) % 10 ? mm.toFixed(3) : mm.toFixed(2))
+
+/** The same in the unit it is written in. */
+export const thickness = (mm: number, unit: Unit) =>
+  unit === 'thou' ? String(Math.round((mm / 25.4) * 10_000) / 10) : size(mm)
 
 /** The same as it is stamped by whoever counts in inches. */
 export const inches = (mm: number) => `${(mm / 25.4).toFixed(4).replace(/0$/, '')} in`

@@ -17,6 +17,7 @@ import BenchBar from './BenchBar.vue'
 import BenchSide from './BenchSide.vue'
 import CloseUpStep from './CloseUpStep.vue'
 import ConditionStep from './ConditionStep.vue'
+import EarlierWork from './EarlierWork.vue'
 import FindStop from './FindStop.vue'
 import HotWatch from './HotWatch.vue'
 import MakeSafeStep from './MakeSafeStep.vue'
@@ -77,6 +78,14 @@ const findsStop = computed(
     !stop.value.done &&
     !closed.value &&
     !pickedPoint.value,
+)
+/** The covers have just come off, and its type has no list of its own to ask then. */
+const opening = computed(
+  () =>
+    typeof step.value === 'number' &&
+    !closed.value &&
+    !list('covers').length &&
+    sheet.value!.points.every((p) => !p.found && !p.foundDraft && !p.left && !p.start),
 )
 const isProved = computed(
   () =>
@@ -221,6 +230,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             @pick="pick"
             @note="noting = true"
           />
+          <EarlierWork v-if="opening" :view="view" :closed="closed" @say="say" />
           <HotWatch v-if="!closed && typeof step === 'number'" :sheet="sheet" @say="say" />
         </div>
         <section class="plate p-2 right"><PointList :view="sheet" :current="current?.label" @pick="pick" /></section>

@@ -4,13 +4,14 @@ import { computed, ref } from 'vue'
 import RoomStrip from '../../../instruments/RoomStrip.vue'
 import type { Entry, Sign } from '../../../offline/entries'
 import { usePreferences } from '../../../shared/preferences'
+import { isFree, lapHints, mustBeFree, whichLap } from '../../../shared/words/gear'
 import { travelText, turnText, watchText } from '../../../shared/words/turns'
 import MarksHere from './MarksHere.vue'
 import MateDialog from './MateDialog.vue'
 import StandsWhere from './StandsWhere.vue'
 import type { Visit } from './useVisit'
 
-/** Finds a stop and proves it: by what is loose and what rocks, or by another proof that fits; the first from where the crank stands. */
+/** Finds a stop and proves it: by what is free and what rocks, or by another proof that fits; the first from where the crank stands. */
 const props = defineProps<{ view: Visit; index: number }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 const preferences = usePreferences()
@@ -45,10 +46,14 @@ const heading = computed(() =>
     ? watchText('rocking', stop.value)
     : `Stop ${props.index + 1}: ${stop.value.sign}`,
 )
-const looseProves = computed(() => stop.value.proofs.some((p) => p.kind === 'rockersLoose'))
+const gear = computed(() => sheet.value.gear)
+/** What the cards ask for themselves. */
+const ownProof = computed(() => (gear.value.gear === 'bucket' ? 'lobesSeen' : 'rockersLoose'))
+const looseProves = computed(() => stop.value.proofs.some((p) => p.kind === ownProof.value))
+const hints = computed(() => lapHints(gear.value))
 const lap = (deg: number | null | undefined) =>
   sheet.value.cycleDeg === 720 && deg != null ? (deg < 360 ? 'inner lap: ' : 'outer lap: ') : ''
-const otherProofs = computed(() => stop.value.proofs.filter((p) => p.kind !== 'rockersLoose' && p.kind !== 'companion'))
+const otherProofs = computed(() => stop.value.proofs.filter((p) => p.kind !== ownProof.value && p.kind !== 'companion'))
 const points = (labels: string[]) =>
   labels.map((l) => sheet.value.points.find((p) => p.label === l)?.bookName ?? l).join('  ')
 const pins = computed(() => type.value.pins)
@@ -84,26 +89,26 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
         resistance.
       </p>
       <template v-if="own != null && companion != null && (!pins || pinsOut)">
-        <p class="mb-2">Which lap is it on? Take hold of both rockers of {{ own }}, then of {{ companion }}.</p>
+        <p class="mb-2">{{ whichLap(gear, own, companion) }}</p>
         <div class="cards">
           <div class="card-here">
-            <strong>{{ looseProves ? `${own} is loose, ${companion} moves` : `${companion} moves` }}</strong>
+            <strong>{{ looseProves ? `${isFree(gear, own)}, ${companion} moves` : `${companion} moves` }}</strong>
             <span class="small soft">{{ lap(stop.crankDeg) }}{{ own }} on compression</span>
             <span class="figure points">{{ points(stop.points) }}</span>
             <BButton
               class="btn-act w-100"
-              @click="prove(stop.crankDeg!, `${own} loose, ${companion} moves`, seen(own, companion))"
+              @click="prove(stop.crankDeg!, `${isFree(gear, own)}, ${companion} moves`, seen(own, companion))"
               >{{ own }} is on compression: measure</BButton
             >
           </div>
           <div class="card-here">
-            <strong>{{ companion }} is loose, {{ own }} moves</strong>
+            <strong>{{ isFree(gear, companion) }}, {{ own }} moves</strong>
             <span class="small soft">{{ lap((stop.crankDeg! + 360) % 720) }}{{ companion }} on compression</span>
             <template v-if="other">
               <span class="figure points">{{ points(other.points) }}</span>
               <BButton
                 class="btn-plain w-100"
-                @click="prove(other.crankDeg!, `${companion} loose, ${own} moves`, seen(companion, own))"
+                @click="prove(other.crankDeg!, `${isFree(gear, companion)}, ${own} moves`, seen(companion, own))"
                 >Begin with these instead</BButton
               >
             </template>
@@ -111,8 +116,8 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
           </div>
         </div>
         <div class="else">
-          <BButton class="btn-plain" @click="hint = 'bothLoose'">Both are loose</BButton>
-          <BButton class="btn-plain" @click="hint = 'neitherLoose'">Neither is loose</BButton>
+          <BButton class="btn-plain" @click="hint = 'bothLoose'">{{ hints.both }}</BButton>
+          <BButton class="btn-plain" @click="hint = 'neitherLoose'">{{ hints.neither }}</BButton>
           <BButton class="btn-plain" @click="asksWhere = true">Something else moves…</BButton>
         </div>
         <p v-if="hint === 'bothLoose'" class="complaint mt-2" role="status">
@@ -120,12 +125,12 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
           moves, and look at the mark again.
         </p>
         <p v-if="hint === 'neitherLoose'" class="complaint mt-2" role="status">
-          A valve that is closed up is never loose. Go by one of these instead:
+          {{ hints.ifNeither }}
         </p>
       </template>
       <template v-else-if="!pins || pinsOut">
         <p v-if="own != null && looseProves" class="mb-2">
-          Both rockers of <strong>{{ own }}</strong> must be loose; if they rock, turn once more, forwards.
+          {{ mustBeFree(gear, own, sheet.cycleDeg === 360) }}
         </p>
         <p class="figure points">{{ points(stop.points) }}</p>
         <BButton class="btn-act w-100" size="lg" @click="prove(stop.crankDeg!)">

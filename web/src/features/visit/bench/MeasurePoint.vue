@@ -8,6 +8,7 @@ import ClearanceField from '../../../shared/fields/ClearanceField.vue'
 import Field from '../../../shared/fields/Field.vue'
 import type { Figures } from '../../../shared/figures/useFigures'
 import { isTyping, useKeys } from '../../../shared/keys/keys'
+import { lifted } from '../../../shared/words/gear'
 import { spoken } from '../../../shared/words/points'
 import { readingText } from '../../../shared/words/readings'
 import { verdictWords } from '../../../shared/words/verdicts'
@@ -61,8 +62,8 @@ const keepText = computed(() =>
 const ask = computed(() => {
   if (onDial.value)
     return stage.value === 'asLeft'
-      ? 'Locked? Lift the rocker: what does the dial show?'
-      : 'Lift the rocker: what does the dial show?'
+      ? `Locked? Lift the ${lifted(props.sheet.gear)}: what does the dial show?`
+      : `Lift the ${lifted(props.sheet.gear)}: what does the dial show?`
   if (props.point.shim?.isTrial) return 'With this one in: which blade drags?'
   if (stage.value === 'beforeLock') return 'Locknut still loose: which blade drags?'
   if (stage.value !== 'asLeft') return 'Which blade drags?'
@@ -166,6 +167,7 @@ useKeys(keys, (event) => {
     <p v-if="growing && nowText" class="verdict mt-2" :class="`is-${growing.state ?? growing.side}`" aria-live="polite">
       <VerdictMark :state="growing.state ?? growing.side" :size="26" />
       {{ verdict }}
+      <span v-if="growing.estimateMm != null" class="small soft">{{ figures.other(growing.estimateMm) }}</span>
       <span v-if="growing.nextBlade" class="small">Next: the {{ growing.nextBlade.blades.join(' + ') }} blade.</span>
       <span v-else-if="growing.action === 'yours'" class="small"
         >No blade of this tray tells more: yours to decide.</span

@@ -1,27 +1,18 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
-import { computed, ref } from 'vue'
 import type { Schemas } from '../../../api/client'
 import type { Entry } from '../../../offline/entries'
 import { degreesText } from '../../../shared/words/turns'
+import EarlierWork from './EarlierWork.vue'
 import TickList from './TickList.vue'
 import type { Visit } from './useVisit'
 
 /** The covers come off: what the type asks then, signs of earlier work; or what comes first, at a crank position of its own. */
 const props = defineProps<{ view: Visit; items: Schemas['StepRecord'][]; first: boolean; closed: boolean }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
-const signs = ref('')
-const seen = computed(() => props.view.notes.filter((n) => n.text.startsWith(lead)))
-const lead = 'Signs of earlier work: '
 /** The crank stands where this step belongs, or nobody has said where it stands. */
 const stands = (item: Schemas['StepRecord']) =>
   item.crankDeg == null || (props.view.crankDeg != null && Math.abs(props.view.crankDeg - item.crankDeg) < 1e-3)
-function note() {
-  if (!signs.value.trim()) return
-  emit('say', { kind: 'noted', text: lead + signs.value.trim() })
-  signs.value = ''
-}
 function tick(step: string, on: boolean, said?: string) {
   emit('say', { kind: 'ticked', step, on, ...(said ? { said } : {}) })
 }
@@ -41,25 +32,12 @@ function tick(step: string, on: boolean, said?: string) {
     <TickList class="mt-2" :items="items" :ticked="view.ticked" :said="view.saidSteps" :locked="closed" @tick="tick" />
     <template v-if="!first">
       <p v-if="!items.length" class="mt-2">Clean round the covers, catch the oil; nothing may fall in.</p>
-      <p v-for="n in seen" :key="n.entry" class="mt-2 mb-1">{{ n.text }}</p>
-      <form v-if="!closed && !items.some((s) => s.asks)" class="signs" @submit.prevent="note">
-        <label for="signs" class="small">Signs of earlier work, if any</label>
-        <BFormInput id="signs" v-model="signs" placeholder="a gasket that comes off whole, fresh sealant, tool marks" />
-        <BButton type="submit" class="btn-plain" :disabled="!signs.trim()">Note</BButton>
-      </form>
+      <EarlierWork
+        v-if="!items.some((s) => s.asks)"
+        :view="view"
+        :closed="closed"
+        @say="(entry) => emit('say', entry)"
+      />
     </template>
   </section>
 </template>
-
-<style scoped>
-.signs {
-  display: flex;
-  gap: 0.5rem;
-  align-items: center;
-  flex-wrap: wrap;
-  margin-top: 1rem;
-}
-.signs .form-control {
-  flex: 1 1 220px;
-}
-</style>

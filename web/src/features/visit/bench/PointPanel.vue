@@ -81,7 +81,7 @@ const seen = computed(() => {
 const inOther = computed(() =>
   props.point.minMm == null || (props.point.specUnit && props.point.specUnit !== props.sheet.trayUnit)
     ? ''
-    : ` (${figures.other(props.point.minMm).replace(/ .*/, '')} – ${figures.other(props.point.maxMm)})`,
+    : ` (${figures.otherRange(props.point.minMm, props.point.maxMm)})`,
 )
 /** A shim that is to be changed is changed first; only then there is something to measure. */
 const changesShim = computed(

@@ -5,7 +5,9 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../../api/client'
 import { newId } from '../../../api/newId'
 import type { Entry } from '../../../offline/entries'
-import { knownBy, size } from '../../../shared/words/shims'
+import { bladeMm, type Unit } from '../../../shared/figures/lengths'
+import { useFigures } from '../../../shared/figures/useFigures'
+import { knownBy, size, thickness } from '../../../shared/words/shims'
 import ShimRead from './ShimRead.vue'
 import { useLooseShims } from './useLooseShims'
 import type { Point, Visit } from './useVisit'
@@ -28,6 +30,7 @@ const { here, decided, holding, take, put } = useLooseShims(
   () => props.point,
 )
 const busy = ref(false)
+const figures = useFigures()
 const offers = computed(() => {
   const mm = shim.value.nowMm ?? 0
   if (thinner.value)
@@ -44,12 +47,12 @@ const outOf = (mm: number) => (mm === decided.value?.newMm ? null : holding(mm))
 const bench = computed(() => ({ name: 'shim-bench', query: { visits: props.view.visitId } }))
 /** The shim that came out, where no job says where it goes. */
 const cameOut = computed(() =>
-  shim.value.fitted && !decided.value && !shim.value.planned ? (shim.value.found?.thickness ?? null) : null,
+  shim.value.fitted && !decided.value && !shim.value.planned ? (shim.value.found ?? null) : null,
 )
 const putAway = ref(false)
 async function away(drawer: Schemas['DrawerResponse']) {
   busy.value = true
-  putAway.value = await put(drawer, Number(cameOut.value), awayId)
+  putAway.value = await put(drawer, bladeMm(cameOut.value!.thickness, cameOut.value!.unit), awayId)
   busy.value = false
 }
 const awayId = newId()
@@ -63,10 +66,11 @@ async function fitOut(mm: number) {
   const taken = await take(lies)
   busy.value = false
   if ('refused' in taken) notGiven.value = { mm, why: taken.refused }
-  else fit(size(mm), lies.held.knownBy, taken.movement)
+  else fit(size(mm), lies.held.knownBy, 'mm', taken.movement)
 }
 
-function fit(thickness: string, how: Schemas['ShimKnownBy'], movementId?: string | null) {
+/** Out and in are written in one unit: that of the one that went in. */
+function fit(fitted: string, how: Schemas['ShimKnownBy'], unit: Unit = 'mm', movementId?: string | null) {
   otherSize.value = false
   emit(
     'say',
@@ -74,22 +78,22 @@ function fit(thickness: string, how: Schemas['ShimKnownBy'], movementId?: string
       kind: 'outcome',
       point: props.point.label,
       outcome: 'shimFitted',
-      old: now.value?.thickness ?? size(shim.value.nowMm!),
-      new: thickness,
-      unit: 'mm',
+      old: now.value?.unit === unit ? now.value.thickness : thickness(shim.value.nowMm!, unit),
+      new: fitted,
+      unit,
       ...(movementId ? { movementId } : {}),
     },
-    { kind: 'shimRead', point: props.point.label, stage: 'asLeft', thickness, unit: 'mm', how },
+    { kind: 'shimRead', point: props.point.label, stage: 'asLeft', thickness: fitted, unit, how },
   )
 }
-function read(thickness: string, how: 'micrometer' | 'printed' | 'lapped') {
+function read(seen: string, how: Schemas['ShimKnownBy'], unit: Unit) {
   reading.value = false
   emit('say', {
     kind: 'shimRead',
     point: props.point.label,
     stage: shim.value.fitted ? 'asLeft' : 'asFound',
-    thickness,
-    unit: 'mm',
+    thickness: seen,
+    unit,
     how,
   })
 }
@@ -107,10 +111,12 @@ function say() {
         <line v-if="shim.access !== 'puck'" x1="14" y1="21" x2="50" y2="21" stroke="currentColor" stroke-width="4" />
       </svg>
       <p v-if="shim.nowMm != null" class="mb-0">
-        <strong class="figure">{{ now?.thickness ?? size(shim.nowMm) }} mm</strong>
+        <strong class="figure">{{ now?.thickness ?? size(shim.nowMm) }} {{ now?.unit ?? 'mm' }}</strong>
         {{ now ? knownBy[now.how] : shim.planned && !shim.fitted ? 'as the first visit knew it' : 'as said'
         }}<template v-if="shim.mark && shim.mark !== now?.thickness"> · marked {{ shim.mark }}</template
-        ><template v-if="shim.fitted && shim.found"> · {{ shim.found.thickness }} came out</template>
+        ><template v-if="shim.fitted && shim.found">
+          · {{ shim.found.thickness }} {{ shim.found.unit }} came out</template
+        >
       </p>
       <p v-else class="mb-0">
         {{ setting ? `Which ${thing} is in there?` : `The ${thing} in there is not read yet.` }}
@@ -122,7 +128,7 @@ function say() {
     <ShimRead
       v-if="reading || (setting && shim.nowMm == null)"
       :sizes="shim.sizesMm"
-      :label="`Thickness of the ${thing}, mm`"
+      :label="`Thickness of the ${thing}`"
       submit="Read"
       @read="read"
     />
@@ -167,7 +173,7 @@ function say() {
       <ShimRead
         v-if="otherSize || !offers.length"
         :sizes="shim.sizesMm"
-        :label="`The ${thing} that went in, mm`"
+        :label="`The ${thing} that went in`"
         submit="Fitted"
         @read="fit"
       />
@@ -194,8 +200,15 @@ function say() {
       </form>
     </template>
     <p v-if="cameOut && here.length && !putAway" class="small d-flex gap-2 flex-wrap align-items-center mt-1 mb-1">
-      {{ cameOut }} came out. Into
+      {{ cameOut.thickness }} {{ cameOut.unit }} came out. Into
       <BButton v-for="d in here" :key="d.id" class="btn-plain" :disabled="busy" @click="away(d)">{{ d.name }}</BButton>
+    </p>
+    <p v-if="shim.cleanAgain && shim.expectedMm != null" class="complaint mt-2" role="status">
+      {{ figures.both(shim.expectedMm) }} was expected with this {{ thing }}. Clean {{ thing }} and seat, see that it
+      lies flat, and measure again before it is believed.
+    </p>
+    <p v-else-if="setting && shim.fitted && !shim.isTrial && shim.expectedMm != null" class="small soft mt-2 mb-1">
+      {{ figures.both(shim.expectedMm) }} is expected with this {{ thing }}.
     </p>
     <p v-if="setting && shim.fitted && shim.isTrial" class="verdict mt-2">
       Measure it with this one; the right one follows from the gap.

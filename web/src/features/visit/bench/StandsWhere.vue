@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
 import { usePreferences } from '../../../shared/preferences'
+import { gearNamed, isFree } from '../../../shared/words/gear'
 import type { Sheet } from './useVisit'
 
 /** Where the crank stands before anybody turns it: what rocks, or what is loose at a mark. The plan begins there. */
@@ -47,9 +48,12 @@ function always(where: boolean) {
         </BButton>
       </div>
     </template>
-    <h2 class="mt-3 mb-1">Or which stands at its mark with both rockers loose?</h2>
+    <h2 class="mt-3 mb-1">
+      Or which stands at its mark with {{ gearNamed(sheet.gear) }}
+      {{ sheet.gear.gear === 'bucket' ? 'pointing away' : 'loose' }}?
+    </h2>
     <div class="grid" role="group" aria-label="Which is loose at its mark">
-      <BButton v-for="c in cylinders" :key="c" class="btn-plain" @click="loose(c)">{{ c }} is loose</BButton>
+      <BButton v-for="c in cylinders" :key="c" class="btn-plain" @click="loose(c)">{{ isFree(sheet.gear, c) }}</BButton>
     </div>
     <div class="mt-3 d-flex gap-2 flex-wrap">
       <BButton class="btn-plain" @click="emit('atOne')"

@@ -25,7 +25,7 @@ const point = (label: string) => blank.data.value!.sheet!.points.find((p) => p.l
 const asked = (label: string) => {
   const p = point(label)
   if (p.minMm == null) return p.specWritten ?? '—'
-  return `${figures.figure(p.minMm)} – ${figures.figure(p.maxMm)} ${figures.unit}`
+  return `${figures.range(p.minMm, p.maxMm)} (${figures.otherRange(p.minMm, p.maxMm)})`
 }
 </script>
 
@@ -68,7 +68,7 @@ const asked = (label: string) => {
             <th>Asked</th>
             <th class="write">Found</th>
             <th class="write">Left</th>
-            <th v-if="data.sheet.points.some((p) => p.shim)" class="write">Shim, mm</th>
+            <th v-if="data.sheet.points.some((p) => p.shim)" class="write">Shim</th>
             <th class="note">Note</th>
           </tr>
         </thead>

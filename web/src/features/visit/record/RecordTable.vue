@@ -36,8 +36,8 @@ const shimText = (p: Point) =>
   !p.shim?.now
     ? ''
     : p.shim.fitted && p.shim.found
-      ? `shim ${p.shim.found.thickness} out, ${p.shim.now.thickness} in (${knownBy[p.shim.now.how]})`
-      : `shim ${p.shim.now.thickness} (${knownBy[p.shim.now.how]})`
+      ? `shim ${p.shim.found.thickness} ${p.shim.found.unit} out, ${p.shim.now.thickness} ${p.shim.now.unit} in (${knownBy[p.shim.now.how]})`
+      : `shim ${p.shim.now.thickness} ${p.shim.now.unit} (${knownBy[p.shim.now.how]})`
 const claimed = (p: Point) =>
   p.claimed ? `claimed ${readingText(p.claimed, figures.figure, true)}${p.claimedBy ? ` by ${p.claimedBy}` : ''}` : ''
 const hot = (p: Point) => (p.found?.minutesSinceStop != null ? `${p.found.minutesSinceStop} min after it stopped` : '')
@@ -92,7 +92,8 @@ const second = (p: Point) =>
         <td class="figure soft">
           <template v-if="p.minMm != null"
             >{{ figures.figure(p.minMm) }} – {{ figures.figure(p.maxMm)
-            }}<span v-if="asWritten(p)" class="small d-block">{{ p.specWritten }}</span></template
+            }}<span class="small d-block">{{ figures.otherRange(p.minMm, p.maxMm) }}</span
+            ><span v-if="asWritten(p)" class="small d-block">{{ p.specWritten }}</span></template
           ><template v-else>{{ p.specWritten ?? 'not judged' }}</template>
         </td>
         <td class="figure keep" :class="`is-${p.found?.state}`">
