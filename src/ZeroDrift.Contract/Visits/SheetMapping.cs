@@ -172,6 +172,7 @@ public static class SheetMapping
             ContactSaid = work.Said?.Contact,
             Pass = work.Said?.Pass,
             SaidAt = work.Said?.At,
+            SaidBy = work.Said?.By,
             Own = demand?.Own,
             Corrected = [.. Corrected(visit, work, before)],
         };

@@ -159,6 +159,9 @@ public sealed record SheetPointRecord
     public int? Pass { get; init; }
     public DateTimeOffset? SaidAt { get; init; }
 
+    /// <summary>Who said what became of it.</summary>
+    public Guid? SaidBy { get; init; }
+
     /// <summary>A figure of this engine over its type's.</summary>
     public OwnFigureRecord? Own { get; init; }
     public required IReadOnlyList<CorrectedFigureRecord> Corrected { get; init; }

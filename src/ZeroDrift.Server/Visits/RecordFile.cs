@@ -36,7 +36,12 @@ public sealed record RecordCheckResponse
 internal static class RecordFile
 {
     private const int MostBytes = 4 * 1024 * 1024;
-    private const string Format = "zero-drift-record-1";
+
+    /// <summary>What is written now. A file of an older one is compared with what that one wrote, so that a new field calls no old file false.</summary>
+    private const string Format = "zero-drift-record-2";
+
+    /// <summary>Without who set the points that are set by an amount, and without the shim that came out.</summary>
+    private const string FirstFormat = "zero-drift-record-1";
 
     public static void MapRecordFiles(this IEndpointRouteBuilder api)
     {
@@ -48,7 +53,7 @@ internal static class RecordFile
     {
         var stored = await VisitReader.LoadAsync(data, visitId) ?? throw new NotFoundException("There is no such visit: nobody has opened it.", RefusalCode.NotOpened);
         if (stored.Visit.State != VisitState.Signed) throw new ConflictException("notSigned", "visitId", "It is not signed yet: a record's file is written of what stands.");
-        var record = await OfAsync(data, visitId, stored);
+        var record = await OfAsync(data, visitId, stored, Format);
         var file = new JsonObject { ["format"] = Format, ["record"] = record, ["fingerprint"] = new JsonObject { ["algorithm"] = "sha-256 of the canonical JSON of record: members sorted by name, no white space, UTF-8", ["value"] = Fingerprint(record) } };
         var name = $"record {stored.Context.Record.Engine.Name} {stored.Row.Date:yyyy-MM-dd}.json";
         return TypedResults.File(Encoding.UTF8.GetBytes(file.ToJsonString(new JsonSerializerOptions(ContractJson.Rules) { WriteIndented = true })), "application/json", string.Join('_', name.Split(Path.GetInvalidFileNameChars())));
@@ -71,7 +76,7 @@ internal static class RecordFile
         var intact = Fingerprint(record) == printed.Trim().ToLowerInvariant();
         var visitId = Text(record, "visitId") is { } id && Guid.TryParse(id, out var parsed) ? parsed : (Guid?)null;
         var stored = visitId is { } known ? await VisitReader.LoadAsync(data, known) : null;
-        var same = stored is { Visit.State: VisitState.Signed } && Fingerprint(await OfAsync(data, visitId!.Value, stored)) == Fingerprint(record);
+        var same = stored is { Visit.State: VisitState.Signed } && Fingerprint(await OfAsync(data, visitId!.Value, stored, Text(file, "format"))) == Fingerprint(record);
         return new RecordCheckResponse
         {
             Intact = intact,
@@ -91,7 +96,7 @@ internal static class RecordFile
     }
 
     /// <summary>What the file holds: what a reader must know to trust it, in words that need no program.</summary>
-    private static async Task<JsonObject> OfAsync(ZeroDriftContext data, Guid visitId, StoredVisit stored)
+    private static async Task<JsonObject> OfAsync(ZeroDriftContext data, Guid visitId, StoredVisit stored, string? format)
     {
         var (visit, context) = (stored.Visit, stored.Context.Record);
         var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
@@ -126,7 +131,16 @@ internal static class RecordFile
             ["corrections"] = new JsonArray([.. visit.Corrections.Select(x => (JsonNode?)new JsonObject { ["why"] = x.Why, ["by"] = Name(x.By), ["at"] = Time(x.At) })]),
         };
 
-        JsonObject Point(SheetPointRecord p) => new()
+        JsonObject Point(SheetPointRecord p)
+        {
+            var written = Written(p);
+            if (format == FirstFormat) return written;
+            if (p.Left is null && p.Found is null) written["by"] = Name(p.SaidBy);
+            if (p.Shim is { Fitted: true, Found: { } before }) written["shimTakenOut"] = $"{before.Thickness} {before.Unit}";
+            return written;
+        }
+
+        JsonObject Written(SheetPointRecord p) => new()
         {
             ["point"] = p.Label,
             ["asked"] = p.SpecWritten,

@@ -5640,6 +5640,11 @@ export interface components {
             pass?: null | number;
             /** Format: date-time */
             saidAt?: null | string;
+            /**
+             * Format: uuid
+             * @description Who said what became of it.
+             */
+            saidBy?: null | string;
             own?: null | components["schemas"]["OwnFigureRecord"];
             corrected: components["schemas"]["CorrectedFigureRecord"][];
         };

@@ -22,11 +22,17 @@ const figures = useFigures(() => unit.value)
 const print = () => window.print()
 const list = (which: string) => blank.data.value?.context?.steps.filter((s) => s.list === which && !s.onlyJob) ?? []
 const point = (label: string) => blank.data.value!.sheet!.points.find((p) => p.label === label)!
-const asked = (label: string) => {
-  const p = point(label)
-  if (p.minMm == null) return p.specWritten ?? '—'
-  return `${figures.range(p.minMm, p.maxMm)} (${figures.otherRange(p.minMm, p.maxMm)})`
-}
+/** Steps at points, each said once with all the points it belongs to. */
+const atPoints = computed(() => {
+  const byKey = new Map<string, { text: string; points: string[] }>()
+  for (const s of list('point')) {
+    const key = s.step.split(':')[0]!
+    const known = byKey.get(key)
+    if (known) known.points.push(s.point!)
+    else byKey.set(key, { text: s.text, points: [s.point!] })
+  }
+  return [...byKey.values()].map(({ text, points }) => text.replace(points[0]!, points.join(' ')))
+})
 </script>
 
 <template>
@@ -61,6 +67,7 @@ const asked = (label: string) => {
           </p>
         </div>
       </div>
+      <p v-for="text in atPoints" :key="text" class="box">{{ text }}</p>
       <table class="sheet">
         <thead class="caps">
           <tr>
@@ -78,7 +85,12 @@ const asked = (label: string) => {
           </tr>
           <tr v-for="label in stop.points" :key="label">
             <td>{{ point(label).bookName ? `${point(label).bookName} · ` : '' }}{{ spoken(point(label)) }}</td>
-            <td class="figure">{{ asked(label) }}</td>
+            <td class="figure asked">
+              <template v-if="point(label).minMm != null"
+                >{{ figures.range(point(label).minMm, point(label).maxMm) }}
+                <span class="small">{{ figures.otherRange(point(label).minMm, point(label).maxMm) }}</span></template
+              ><template v-else>{{ point(label).specWritten ?? '—' }}</template>
+            </td>
             <td></td>
             <td></td>
             <td v-if="data.sheet.points.some((p) => p.shim)"></td>
@@ -143,6 +155,12 @@ h2 {
   font-weight: 700;
   border-left: 0;
   border-right: 0;
+}
+.asked {
+  white-space: nowrap;
+}
+.asked .small {
+  font-size: 0.75rem;
 }
 .write {
   width: 13%;

@@ -47,7 +47,7 @@ const cut = (mm: number | null | undefined) =>
     </div>
     <p class="small soft mb-1">{{ sheet.letters }}. {{ visit.context?.foremost }}</p>
     <div class="signatures">
-      <span>Signed{{ visit.signed ? `: ${name(visit.signed.by)}` : '' }}</span>
+      <span>Signed{{ visit.signed ? `: ${name(visit.signed.by)}, ${moment(visit.signed.at)}` : '' }}</span>
       <span>Received</span>
     </div>
   </section>

@@ -74,6 +74,7 @@ const print = () => window.print()
           :points="measured"
           :signed="!!data.signed"
           :seconds="data.countersignatures"
+          :steps="data.context?.steps.filter((s) => s.point && data.ticked.includes(s.step)) ?? []"
           :name="name"
           @correct="correct"
         />

@@ -6,6 +6,7 @@ import { knownBy } from '../../../shared/words/shims'
 import { outcomeWords } from '../../../shared/words/outcomes'
 import { readingText, triesText } from '../../../shared/words/readings'
 import { verdictWords } from '../../../shared/words/verdicts'
+import type { Schemas } from '../../../api/client'
 import type { Point, Visit } from '../bench/useVisit'
 
 /** Every point of a record: asked, found, left, how it was measured, by whom. */
@@ -13,6 +14,8 @@ const props = defineProps<{
   points: Point[]
   signed: boolean
   seconds: Visit['countersignatures']
+  /** Steps ticked at points, such as a bridge set first. */
+  steps: Schemas['StepRecord'][]
   name: (id?: string | null) => string
 }>()
 defineEmits<{ correct: [point: Point] }>()
@@ -41,18 +44,22 @@ const shimText = (p: Point) =>
 const claimed = (p: Point) =>
   p.claimed ? `claimed ${readingText(p.claimed, figures.figure, true)}${p.claimedBy ? ` by ${p.claimedBy}` : ''}` : ''
 const hot = (p: Point) => (p.found?.minutesSinceStop != null ? `${p.found.minutesSinceStop} min after it stopped` : '')
-const how = (p: Point) => [triesText(p.found), triesText(p.left)].filter(Boolean).join('; then ')
+/** Blades and feel; where there is no gap, how it stood and how contact was found. */
+const how = (p: Point) =>
+  p.byAmount
+    ? [p.start ? startWords[p.start] : '', p.contactSaid ?? '', (p.pass ?? 1) > 1 ? 'gone over twice' : '']
+        .filter(Boolean)
+        .join('; ')
+    : [triesText(p.found), triesText(p.left)].filter(Boolean).join('; then ')
 const notes = (p: Point) =>
   [
     claimed(p),
-    p.start ? startWords[p.start] : '',
-    p.contactSaid ?? '',
-    (p.pass ?? 1) > 1 ? 'gone over twice' : '',
     shimText(p),
     hot(p),
     p.own ? `this engine’s own figure: ${p.own.why} (${p.own.who}, ${p.own.source})` : '',
     p.why,
     p.found?.unproved || p.left?.unproved ? 'position not proved' : '',
+    ...props.steps.filter((s) => s.point === p.label).map((s) => s.text.replace(/\.$/, '')),
   ]
     .filter(Boolean)
     .join('; ')
@@ -74,6 +81,16 @@ const second = (p: Point) =>
         figures.unit
       }}
     </caption>
+    <colgroup>
+      <col class="point" />
+      <col class="book" />
+      <col class="found" />
+      <col class="left" />
+      <col class="how" />
+      <col class="who" />
+      <col class="note" />
+      <col v-if="signed" class="no-print" />
+    </colgroup>
     <thead class="caps">
       <tr>
         <th scope="col">Point</th>
@@ -107,7 +124,7 @@ const second = (p: Point) =>
           }}<span v-if="other(p)" class="small soft d-block">{{ other(p) }}{{ isAlone(p) ? ', left alone' : '' }}</span>
         </td>
         <td class="soft small">{{ how(p) }}</td>
-        <td class="keep">{{ name((p.left ?? p.found)?.by) }}</td>
+        <td class="keep">{{ name((p.left ?? p.found)?.by ?? p.saidBy) }}</td>
         <td class="soft small">
           {{ notes(p) }}
           <div v-for="said in second(p)" :key="said">{{ said }}</div>
@@ -135,5 +152,35 @@ const second = (p: Point) =>
 <style scoped>
 .keep {
   white-space: nowrap;
+}
+/* Two lines a point, so that two dozen points stand on two pages. */
+@media print {
+  table {
+    table-layout: fixed;
+    font-size: 8.5pt;
+    line-height: 1.25;
+  }
+  .small {
+    font-size: 7.5pt;
+  }
+  .keep {
+    white-space: normal;
+  }
+  .point {
+    width: 8%;
+  }
+  .book {
+    width: 17%;
+  }
+  .found,
+  .left {
+    width: 15%;
+  }
+  .how {
+    width: 24%;
+  }
+  .who {
+    width: 8%;
+  }
 }
 </style>
