@@ -68,6 +68,19 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public void A_record_of_two_dozen_points_with_injectors_and_brakes_prints_on_two_pages()
+    {
+        screen.Open("/");
+        screen.Press("Lorry 5");
+        screen.See("Field sheet");
+        screen.Driver.FindElements(By.CssSelector("a[href*='/record']")).First(a => a.Displayed).Click();
+        screen.See("HOW MEASURED");
+        screen.See("6B");
+        screen.See("the roller freewheels");
+        Assert.True(screen.Pages() <= 2, $"{screen.Pages()} pages");
+    }
+
+    [Fact]
     public void Thou_and_millimetres_change_places_everywhere()
     {
         screen.Open("/");

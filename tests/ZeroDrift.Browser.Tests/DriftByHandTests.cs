@@ -5,6 +5,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>What the figures say before the valve says it, as a lead hand reads it and a mechanic is asked.</summary>
+[Trait("Length", "long")]
 public sealed class DriftByHandTests : IDisposable
 {
     private readonly RunningServer server = new(demo: true);
@@ -65,7 +66,6 @@ public sealed class DriftByHandTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void A_hand_is_checked_on_known_gaps_by_its_owner()
     {
         screen.Open("/settings");
@@ -84,7 +84,6 @@ public sealed class DriftByHandTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void A_bent_set_is_withdrawn_and_the_visits_it_measured_are_answered_for()
     {
         screen.Open("/settings");

@@ -3,6 +3,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>A fleet with nothing in it takes its old records from a file: the engine is made on the way, and a second person signs beside the first.</summary>
+[Trait("Length", "long")]
 public sealed class EmptyFleetLogbookTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false);
@@ -11,7 +12,6 @@ public sealed class EmptyFleetLogbookTests : IDisposable
     public EmptyFleetLogbookTests() => screen = new Screen(server);
 
     [Fact]
-    [Trait("Length", "long")]
     public void The_first_sample_makes_its_engine_and_its_record_is_countersigned()
     {
         screen.Open("/logbook");
@@ -48,7 +48,6 @@ public sealed class EmptyFleetLogbookTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void On_a_phone_the_places_stand_in_a_drawer()
     {
         screen.Width(390);

@@ -1,6 +1,7 @@
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>A tablet comes to the depot's server over its network, under a name that is not its own machine's.</summary>
+[Trait("Length", "long")]
 public sealed class HttpsTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false, "--https", "--host", "depot.test");

@@ -3,6 +3,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>The sample logbook, brought in through the page.</summary>
+[Trait("Length", "long")]
 public sealed class LogbookByHandTests : IDisposable
 {
     private readonly RunningServer server = new(demo: true);
@@ -32,7 +33,6 @@ public sealed class LogbookByHandTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void A_file_that_is_no_logbook_gets_a_sentence()
     {
         screen.Open("/logbook");

@@ -8,6 +8,7 @@ using OpenQA.Selenium.Interactions;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>A whole morning, from a figure that comes in to the next date: nothing in between is done for the lead hand.</summary>
+[Trait("Length", "long")]
 public sealed class MorningTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false);

@@ -3,6 +3,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>From an empty fleet and one page of a handbook to a signed overhead, counted; and a whole visit without a mouse.</summary>
+[Trait("Length", "long")]
 public sealed class NewcomerTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false);
@@ -70,7 +71,6 @@ public sealed class NewcomerTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void A_whole_visit_is_done_by_keyboard_alone()
     {
         SetUp();

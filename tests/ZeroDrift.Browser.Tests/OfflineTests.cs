@@ -4,6 +4,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>At the engine with no network: what was taken along carries a whole visit, and all of it reaches the server later, once.</summary>
+[Trait("Length", "long")]
 public sealed class OfflineTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false);
@@ -151,7 +152,6 @@ public sealed class OfflineTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public async Task An_engine_that_somebody_else_opened_meanwhile_takes_what_was_measured_here()
     {
         var engine = await fleet.EngineAsync("Pump house twin");
@@ -182,7 +182,6 @@ public sealed class OfflineTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public async Task A_full_tablet_says_so_and_keeps_the_figure_until_there_is_room()
     {
         var engine = await fleet.EngineAsync("Pump house twin");

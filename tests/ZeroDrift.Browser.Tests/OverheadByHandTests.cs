@@ -81,6 +81,7 @@ public sealed class OverheadByHandTests : IDisposable
     }
 
     [Fact]
+    [Trait("Length", "long")]
     public async Task Two_people_on_one_overhead_do_not_overwrite_each_other_and_a_power_cut_loses_nothing()
     {
         AddTypeAndEngine();

@@ -5,6 +5,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>What a lead hand does of a morning: hours in, what is due planned, a job moved, the plan published, a card, and the visit begun from it.</summary>
+[Trait("Length", "long")]
 public sealed class PlanByHandTests : IDisposable
 {
     private readonly RunningServer server = new(demo: true);
@@ -13,7 +14,6 @@ public sealed class PlanByHandTests : IDisposable
     public PlanByHandTests() => screen = new Screen(server);
 
     [Fact]
-    [Trait("Length", "long")]
     public void A_job_is_moved_by_keys_published_put_on_a_card_and_started_from_it()
     {
         screen.Open("/plan");
@@ -50,7 +50,6 @@ public sealed class PlanByHandTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void Somebody_is_ill_the_board_says_what_cannot_stand_and_planning_again_moves_only_that()
     {
         screen.Open("/plan");
@@ -69,7 +68,6 @@ public sealed class PlanByHandTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void A_round_takes_what_fits_and_a_figure_that_cannot_be_right_is_decided()
     {
         screen.Open("/hours");

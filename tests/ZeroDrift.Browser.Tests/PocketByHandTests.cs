@@ -3,6 +3,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>The calculators as a person uses them.</summary>
+[Trait("Length", "long")]
 public sealed class PocketByHandTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false);
@@ -11,7 +12,6 @@ public sealed class PocketByHandTests : IDisposable
     public PocketByHandTests() => screen = new Screen(server, 1024, 768);
 
     [Fact]
-    [Trait("Length", "long")]
     public void Every_calculator_answers_as_it_opens_and_shows_its_working_and_source()
     {
         screen.Open("/pocket");
@@ -47,7 +47,6 @@ public sealed class PocketByHandTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void Nonsense_is_told_at_the_field_or_in_the_answer_and_the_rest_stays()
     {
         screen.Open("/pocket/screw");

@@ -4,6 +4,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>A whole overhead by each school of positions, to the signature, on the screen it is done on.</summary>
+[Trait("Length", "long")]
 public sealed class SchoolsByHandTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false);

@@ -192,6 +192,13 @@ public sealed class Screen : IDisposable
         return new Screen(server, profile: profile);
     }
 
+    /// <summary>How many sheets of A4 this page prints on.</summary>
+    public int Pages()
+    {
+        var pdf = Convert.FromBase64String((string)((Dictionary<string, object>)Driver.ExecuteCdpCommand("Page.printToPDF", new Dictionary<string, object?> { ["paperWidth"] = 8.27, ["paperHeight"] = 11.69 })!)["data"]);
+        return System.Text.RegularExpressions.Regex.Count(System.Text.Encoding.Latin1.GetString(pdf), @"/Type\s*/Page[^s]");
+    }
+
     /// <summary>Cuts this window's network, or gives it back; the service worker has one of its own, and may send from there.</summary>
     public void Network(bool isThere, bool background = false)
     {

@@ -3,6 +3,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>The server goes away and comes back: what was on the screen stays with its age, nothing typed is lost, and all comes up to date by itself.</summary>
+[Trait("Length", "long")]
 public sealed class ServerGoneTests : IDisposable
 {
     private readonly RunningServer server = new(demo: true);
@@ -41,7 +42,6 @@ public sealed class ServerGoneTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void A_form_sent_to_a_server_that_is_gone_keeps_all_that_was_typed()
     {
         screen.Open("/");

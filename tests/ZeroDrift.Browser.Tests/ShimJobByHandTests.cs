@@ -3,6 +3,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>A shim job by hand over two visits four days apart: measured by one, ordered, run meanwhile, fitted and closed by another.</summary>
+[Trait("Length", "long")]
 public sealed class ShimJobByHandTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false);

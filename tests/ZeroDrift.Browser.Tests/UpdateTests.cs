@@ -1,6 +1,7 @@
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>A newer version of the application is offered, and never in the middle of a visit.</summary>
+[Trait("Length", "long")]
 public sealed class UpdateTests : IDisposable
 {
     private readonly string web = Directory.CreateTempSubdirectory("zero-drift-web-").FullName;
@@ -15,7 +16,6 @@ public sealed class UpdateTests : IDisposable
     }
 
     [Fact]
-    [Trait("Length", "long")]
     public void A_newer_version_waits_until_it_is_taken_and_is_not_offered_at_an_engine()
     {
         screen.Open("/at-the-engine");

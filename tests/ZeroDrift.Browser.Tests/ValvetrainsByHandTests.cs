@@ -3,6 +3,7 @@ using OpenQA.Selenium;
 namespace ZeroDrift.Browser.Tests;
 
 /// <summary>Every valvetrain that is not a plain screw, by hand from the first tick to the signature. Common practice, no source.</summary>
+[Trait("Length", "long")]
 public sealed class ValvetrainsByHandTests : IDisposable
 {
     private readonly RunningServer server = new(demo: false);

@@ -131,6 +131,7 @@ public sealed class RecordTests : IDisposable
     }
 
     [Fact]
+    [Trait("Length", "long")]
     public async Task Projections_are_rebuilt_from_the_entries_to_the_same()
     {
         using var demo = new ServerWithFile(demo: true);

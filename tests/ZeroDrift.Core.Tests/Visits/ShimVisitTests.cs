@@ -59,6 +59,36 @@ public class ShimVisitTests
     }
 
     [Fact]
+    public void What_the_new_shim_should_give_is_known_and_half_a_thou_off_is_cleaned_and_measured_again()
+    {
+        var visit = Script().Ready();
+        visit.Measured("1I", "0.09");
+        Read(visit, "1I", "2.81");
+        Assert.Null(Work(visit, "1I").ExpectedWithShimMm);
+        Fit(visit, "1I", "2.81", "2.70");
+        Assert.Equal(0.20, Work(visit, "1I").ExpectedWithShimMm!.Value, 9);
+        visit.Measured("1I", "0.22", ReadingStage.AsLeft);
+        Assert.True(Work(visit, "1I").AsksCleanAgain(Work(visit, "1I").Left!));
+        visit.Measured("1I", "0.20", ReadingStage.AsLeft);
+        Assert.False(Work(visit, "1I").AsksCleanAgain(Work(visit, "1I").Left!));
+        // It is said, not refused: whoever cleaned it knows.
+        Assert.DoesNotContain(visit.Visit.Refusals, r => r.Points?.Contains("1I") == true);
+    }
+
+    [Fact]
+    public void A_shim_read_in_thou_is_worked_out_like_any_other()
+    {
+        var visit = Script().Ready();
+        visit.Measured("1I", "0.09");
+        Assert.Null(visit.Offer(id => new ShimRead("1I", ReadingStage.AsFound, "110.5", LengthUnit.Thou, ShimKnownBy.Micrometer) { Id = id, At = DateTimeOffset.UnixEpoch, By = VisitScript.Marit, Device = "t" }).Refusal);
+        // 110.5 thou = 2.8067 mm; + 0.09 − 0.20 = 2.6967: 2.70 of the series.
+        Assert.Equal(2.8067, Work(visit, "1I").ShimNowMm!.Value, 9);
+        Assert.Null(visit.Offer(id => new OutcomeSaid("1I", PointOutcome.ShimFitted) { Old = "110.5", New = "106.3", Unit = "thou", Id = id, At = DateTimeOffset.UnixEpoch, By = VisitScript.Marit, Device = "t" }).Refusal);
+        Assert.Equal(2.70002, Work(visit, "1I").ShimNowMm!.Value, 9);
+        Assert.Equal(0.09 + 2.8067 - 2.70002, Work(visit, "1I").ExpectedWithShimMm!.Value, 9);
+    }
+
+    [Fact]
     public void A_closed_up_valve_gets_a_thinner_shim_first_and_the_right_one_from_the_gap_that_gives()
     {
         var visit = Script().Ready();

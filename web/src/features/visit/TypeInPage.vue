@@ -8,6 +8,7 @@ import { useTitle } from '../../shared/address/useTitle'
 import type { Unit } from '../../shared/figures/lengths'
 import { useFigures } from '../../shared/figures/useFigures'
 import Loaded from '../../shared/loaded/Loaded.vue'
+import { useTyped } from '../../shared/forms/useTyped'
 import { usePreferences } from '../../shared/preferences'
 import { spoken } from '../../shared/words/points'
 import { isAskedIn } from '../../shared/words/steps'
@@ -27,7 +28,8 @@ const { query, view, sheet, trouble, add } = useVisit(
 )
 useTitle(() => view.value && `Type in, ${view.value.context?.engine.name}`)
 const figures = useFigures(() => (sheet.value?.trayUnit ?? 'mm') as Unit)
-const typed = reactive<Record<string, string>>({})
+/** Cells typed and not yet entered survive a reload. */
+const { typed } = useTyped<Record<string, string>>(`sheet:${props.id}`, {})
 const complaints = reactive<Record<string, string>>({})
 /** What was doubted and stands there still: the same again keeps it. */
 const doubted = new Map<string, string>()

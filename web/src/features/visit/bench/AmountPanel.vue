@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Schemas } from '../../../api/client'
 import Field from '../../../shared/fields/Field.vue'
 import type { Entry } from '../../../offline/entries'
+import { useTyped } from '../../../shared/forms/useTyped'
 import { contactsOf, startsOf } from '../../../shared/words/amounts'
 import type { Point, Sheet } from './useVisit'
 
 /** A point set by an amount or a sign: how it stood, how contact was found, then the amount. No gap is measured here. */
-const props = defineProps<{ sheet: Sheet; point: Point }>()
+const props = defineProps<{ visitId: string; sheet: Sheet; point: Point }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 const known = computed(() => props.point.amount)
 const isZero = computed(() => known.value?.turns === 0)
@@ -17,20 +18,22 @@ const isLifter = computed(() => props.point.adjusterKind === 'hydraulic')
 const isInjector = computed(() => props.point.adjusterKind === 'injectorScrew')
 const bookUnit = computed(() => (known.value?.mm != null ? 'mm' : known.value?.nm != null ? 'Nm' : 'turns'))
 const bookAmount = computed(() => known.value?.turns ?? known.value?.mm ?? known.value?.nm ?? null)
-const contact = ref('')
-/** Another amount than the book's, with its own unit. */
-const other = ref(false)
-const amount = ref('')
-const unit = ref(bookUnit.value)
-const why = ref('')
-const notReached = ref(false)
+/** Survives a reload, until it is said. Another amount than the book's has its own unit. */
+const { typed, forget } = useTyped(`amount:${props.visitId}:${props.point.label}`, {
+  contact: '',
+  other: false,
+  amount: '',
+  unit: bookUnit.value as string,
+  why: '',
+  notReached: false,
+})
 
 const starts = computed(() => startsOf(props.point.adjusterKind))
 const contacts = computed(() => contactsOf(props.point.adjusterKind, bookUnit.value))
-const isOwn = computed(() => other.value || bookAmount.value == null)
-const said = computed(() => (isOwn.value ? amount.value.trim() : String(bookAmount.value)))
-const saidUnit = computed(() => (isOwn.value ? unit.value : bookUnit.value))
-const ready = computed(() => !!props.point.start && (isZero.value || (!!contact.value && !!said.value)))
+const isOwn = computed(() => typed.other || bookAmount.value == null)
+const said = computed(() => (isOwn.value ? typed.amount.trim() : String(bookAmount.value)))
+const saidUnit = computed(() => (isOwn.value ? typed.unit : bookUnit.value))
+const ready = computed(() => !!props.point.start && (isZero.value || (!!typed.contact && !!said.value)))
 const doText = computed(() => {
   if (isZero.value) return 'Zero: the pushrod just turns between the fingers'
   if (!said.value) return 'Set by the book'
@@ -42,15 +45,21 @@ function start(state: Schemas['StartState']) {
 }
 function set() {
   if (!ready.value) return
+  forget()
   emit('say', {
     kind: 'outcome',
     point: props.point.label,
     outcome: 'byTheBook',
     amount: said.value,
     unit: saidUnit.value,
-    ...(contact.value ? { contact: contact.value } : {}),
+    ...(typed.contact ? { contact: typed.contact } : {}),
     pass: 1,
   })
+}
+function missed() {
+  if (!typed.why.trim()) return
+  forget()
+  emit('say', { kind: 'outcome', point: props.point.label, outcome: 'notReached', why: typed.why.trim() })
 }
 </script>
 
@@ -101,40 +110,36 @@ function set() {
           type="button"
           class="btn chip"
           role="radio"
-          :aria-checked="contact === text"
-          @click="contact = text"
+          :aria-checked="typed.contact === text"
+          @click="typed.contact = text"
         >
           {{ text }}
         </button>
       </div>
       <div v-if="isOwn" class="d-flex gap-2 mt-2">
         <Field v-slot="{ id }" label="Amount it was set by" class="flex-grow-1"
-          ><BFormInput :id="id" v-model="amount" inputmode="decimal"
+          ><BFormInput :id="id" v-model="typed.amount" inputmode="decimal"
         /></Field>
         <Field v-slot="{ id }" label="in">
-          <select :id="id" v-model="unit" class="form-select">
+          <select :id="id" v-model="typed.unit" class="form-select">
             <option>turns</option>
             <option>mm</option>
             <option>Nm</option>
           </select>
         </Field>
       </div>
-      <button v-else type="button" class="btn btn-link p-0 mt-1" @click="other = true">
+      <button v-else type="button" class="btn btn-link p-0 mt-1" @click="typed.other = true">
         Another amount than the book’s…
       </button>
     </template>
     <BButton class="btn-act w-100 keep mt-2" :disabled="!ready" @click="set">{{ doText }}</BButton>
     <p v-if="point.lockTorque" class="small soft mt-1 mb-0">Lock it: {{ point.lockTorque }}.</p>
-    <button v-if="!notReached" type="button" class="btn btn-plain mt-3" @click="notReached = true">Not reached…</button>
-    <form
-      v-else
-      class="d-flex gap-2 mt-3"
-      @submit.prevent="
-        why.trim() && emit('say', { kind: 'outcome', point: point.label, outcome: 'notReached', why: why.trim() })
-      "
-    >
-      <BFormInput v-model="why" aria-label="Why it is not reached" placeholder="because…" />
-      <BButton type="submit" class="btn-plain" :disabled="!why.trim()">Not reached</BButton>
+    <button v-if="!typed.notReached" type="button" class="btn btn-plain mt-3" @click="typed.notReached = true">
+      Not reached…
+    </button>
+    <form v-else class="d-flex gap-2 mt-3" @submit.prevent="missed">
+      <BFormInput v-model="typed.why" aria-label="Why it is not reached" placeholder="because…" />
+      <BButton type="submit" class="btn-plain" :disabled="!typed.why.trim()">Not reached</BButton>
     </form>
   </div>
 </template>

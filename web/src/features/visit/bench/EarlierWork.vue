@@ -1,20 +1,22 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Entry } from '../../../offline/entries'
+import { useTyped } from '../../../shared/forms/useTyped'
 import type { Visit } from './useVisit'
 
 /** Signs of earlier work, asked when the covers come off; what was seen belongs to the visit. */
 const props = defineProps<{ view: Visit; closed: boolean }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 const lead = 'Signs of earlier work: '
-const signs = ref('')
+/** Survives a reload, until it is noted. */
+const { typed } = useTyped(`signs:${props.view.visitId}`, { signs: '' })
 const seen = computed(() => props.view.notes.filter((n) => n.text.startsWith(lead)))
 function note() {
-  if (!signs.value.trim()) return
-  emit('say', { kind: 'noted', text: lead + signs.value.trim() })
-  signs.value = ''
+  if (!typed.signs.trim()) return
+  emit('say', { kind: 'noted', text: lead + typed.signs.trim() })
+  typed.signs = ''
 }
 </script>
 
@@ -23,8 +25,12 @@ function note() {
     <p v-for="n in seen" :key="n.entry" class="mt-2 mb-1">{{ n.text }}</p>
     <form v-if="!closed" class="signs" @submit.prevent="note">
       <label for="signs" class="small">Signs of earlier work, if any</label>
-      <BFormInput id="signs" v-model="signs" placeholder="a gasket that comes off whole, fresh sealant, tool marks" />
-      <BButton type="submit" class="btn-plain" :disabled="!signs.trim()">Note</BButton>
+      <BFormInput
+        id="signs"
+        v-model="typed.signs"
+        placeholder="a gasket that comes off whole, fresh sealant, tool marks"
+      />
+      <BButton type="submit" class="btn-plain" :disabled="!typed.signs.trim()">Note</BButton>
     </form>
   </div>
 </template>

@@ -26,25 +26,26 @@ const { typed, forget } = useTyped(`note:${props.visitId}`, {
   scope: 'point',
   cut: '',
   cutOf: 'stem',
+  /** Kept on this machine as soon as it is chosen; this is its hash. */
+  photo: null as string | null,
 })
-const photo = ref<string | null>(null)
 const busy = ref(false)
 const complaint = ref('')
 const parts = ['valve', 'valve seat', 'follower', 'pushrod', 'camshaft', 'rocker', 'lifter', 'stem tip ground', 'head']
 watch(open, (now) => {
   if (!now) return
   typed.here = !!props.point
-  ;[photo.value, complaint.value, what.value] = [null, '', 'note']
+  ;[complaint.value, what.value] = ['', 'note']
 })
 function note() {
-  const text = typed.text.trim() || (photo.value ? 'Photo' : '')
+  const text = typed.text.trim() || (typed.photo ? 'Photo' : '')
   if (!text) return
   forget()
   emit('say', {
     kind: 'noted',
     text,
     ...(typed.here && props.point ? { point: props.point.label } : {}),
-    ...(photo.value ? { photo: photo.value } : {}),
+    ...(typed.photo ? { photo: typed.photo } : {}),
   })
   open.value = false
 }
@@ -97,11 +98,13 @@ function change() {
       <Field v-slot="{ bind }" label="What was seen or done">
         <textarea v-bind="bind" v-model="typed.text" class="form-control" rows="3" maxlength="2000" />
       </Field>
-      <PhotoField v-model="photo" v-model:busy="busy" label="Photo, if any" :keep="keepPhoto" camera />
+      <PhotoField v-model="typed.photo" v-model:busy="busy" label="Photo, if any" :keep="keepPhoto" camera />
       <label v-if="point" class="d-flex align-items-center gap-2 mb-3 here"
         ><input v-model="typed.here" type="checkbox" /> at {{ spoken(point) }}, else of the whole visit</label
       >
-      <BButton type="submit" class="btn-act w-100" :disabled="busy || (!typed.text.trim() && !photo)">Note it</BButton>
+      <BButton type="submit" class="btn-act w-100" :disabled="busy || (!typed.text.trim() && !typed.photo)"
+        >Note it</BButton
+      >
     </form>
     <form v-else novalidate @submit.prevent="change">
       <p class="small soft">

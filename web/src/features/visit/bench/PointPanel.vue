@@ -263,6 +263,7 @@ function takeBack(entry: string) {
     <AmountPanel
       v-else-if="point.byAmount"
       :key="`amount ${point.label}`"
+      :visit-id="view.visitId"
       :sheet="sheet"
       :point="point"
       @say="(...entries) => emit('say', ...entries)"

@@ -9,6 +9,7 @@ import { useFigures } from '../../../shared/figures/useFigures'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import { toast } from '../../../shared/toasts/toasts'
 import { jobWord } from '../../../shared/words/jobs'
+import { methodNames } from '../../../shared/words/methods'
 import { readingText } from '../../../shared/words/readings'
 import { isAskedIn, stepText } from '../../../shared/words/steps'
 import { verdictWords } from '../../../shared/words/verdicts'
@@ -48,7 +49,19 @@ const lines = computed(() => {
       title: 'Crank',
       said: [crank.value, ...(v.context!.type.pins ? [`Before every turn: ${v.context!.type.pins} out?`] : [])],
     },
-    { title: 'To measure', said: toMeasure.length ? [toMeasure.map((p) => p.label).join('  ')] : [] },
+    {
+      title: 'How',
+      said: [
+        `${methodNames[s.method]}${s.traySet ? `, blades: ${s.traySet}` : ''}${s.turnedBy ? `, turned by ${s.turnedBy}` : ''}.`,
+      ],
+    },
+    {
+      title: 'To measure',
+      said: s.stops.flatMap((stop) => {
+        const here = toMeasure.filter((p) => stop.points.includes(p.label)).map((p) => p.label)
+        return here.length ? [`${s.byEye ? '' : `Stop ${stop.index + 1}: `}${here.join('  ')}`] : []
+      }),
+    },
     { title: 'To set', said: toSet.map(found) },
     { title: 'Waits', said: waits.map((p) => `${found(p)}: ${why[p.outcome as keyof typeof why]}, ${p.why ?? ''}`) },
     { title: 'Steps open', said: unticked.map((x) => x.text) },
