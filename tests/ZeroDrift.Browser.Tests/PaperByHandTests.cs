@@ -28,13 +28,7 @@ public sealed class PaperByHandTests : IDisposable
         screen.See("0.275 – 0.325 mm");
         Assert.Equal(["1 intake", "1 exhaust", "2 intake", "2 exhaust"], screen.Driver.FindElements(By.CssSelector(".sheet tbody tr td:first-child:not(.stop)")).Select(c => c.Text));
 
-        screen.Open($"/engines/{engine.EngineId}/open");
-        screen.Fill("Hour meter shows now", "120");
-        screen.Choose("Who does the work", "Tove");
-        screen.Press("Another day, method or instrument");
-        screen.Driver.FindElement(By.XPath("//label[contains(., 'type the field sheet in')]/input")).Click();
-        screen.Press("Open the engine");
-        screen.Press("As the sheet says: type the figures");
+        TypeIn();
         screen.Wait(20, "the first cell", () => screen.Driver.FindElements(By.CssSelector(".cell:not([disabled])")).Count > 0);
         screen.Driver.FindElement(By.CssSelector(".cell:not([disabled])")).Click();
         var keys = 0;
@@ -88,13 +82,7 @@ public sealed class PaperByHandTests : IDisposable
             byKind = new[] { new { kind = "injector", pitchMm = 1.5 } },
             spec = new { revision = "A", source = "workshop manual", date = "2015-01-01", condition = "cold", lines = new object[] { new { kind = "intake", single = "0.20", unit = "mm" }, new { kind = "exhaust", single = "0.40", unit = "mm" }, new { kind = "injector", turns = 0.5 } } },
         });
-        screen.Open($"/engines/{engine.EngineId}/open");
-        screen.Fill("Hour meter shows now", "120");
-        screen.Choose("Who does the work", "Tove");
-        screen.Press("Another day, method or instrument");
-        screen.Driver.FindElement(By.XPath("//label[contains(., 'type the field sheet in')]/input")).Click();
-        screen.Press("Open the engine");
-        screen.Press("As the sheet says: type the figures");
+        TypeIn();
         Types("1 intake, found", "0.10");
         Types("1 intake, shim, or old and new", "2.80 2.70");
         Types("1 intake, left", "0.20");
@@ -114,15 +102,6 @@ public sealed class PaperByHandTests : IDisposable
         Assert.Equal("shimFitted", OpenedEngine.Point(visit, "1I").GetProperty("outcome").GetString());
         Assert.Equal(0.20, OpenedEngine.Point(visit, "1I").GetProperty("shim").GetProperty("expectedMm").GetDouble(), 9);
         Assert.False(OpenedEngine.Point(visit, "1I").GetProperty("owesLeft").GetBoolean());
-    }
-
-    /// <summary>A cell of the sheet, typed into and left by Enter once it is open.</summary>
-    private void Types(string cell, string text)
-    {
-        IWebElement? Cell() => screen.Driver.FindElements(By.CssSelector($"[aria-label='{cell}']:not([disabled])")).FirstOrDefault();
-        screen.Wait(20, $"the cell {cell}", () => Cell() is not null);
-        Cell()!.SendKeys(text + Keys.Enter);
-        screen.Wait(20, $"{text} to be written down in {cell}", () => Cell() is null);
     }
 
     [Fact]
@@ -209,6 +188,27 @@ public sealed class PaperByHandTests : IDisposable
     {
         screen.Dispose();
         server.Dispose();
+    }
+
+    /// <summary>The engine opened for its sheet to be typed in, what comes before the figures said to be done.</summary>
+    private void TypeIn()
+    {
+        screen.Open($"/engines/{engine.EngineId}/open");
+        screen.Fill("Hour meter shows now", "120");
+        screen.Choose("Who does the work", "Tove");
+        screen.Press("Another day, method or instrument");
+        screen.Driver.FindElement(By.XPath("//label[contains(., 'type the field sheet in')]/input")).Click();
+        screen.Press("Open the engine");
+        screen.Press("As the sheet says: type the figures");
+    }
+
+    /// <summary>A cell of the sheet, typed into and left by Enter once it is open.</summary>
+    private void Types(string cell, string text)
+    {
+        IWebElement? Cell() => screen.Driver.FindElements(By.CssSelector($"[aria-label='{cell}']:not([disabled])")).FirstOrDefault();
+        screen.Wait(20, $"the cell {cell}", () => Cell() is not null);
+        Cell()!.SendKeys(text + Keys.Enter);
+        screen.Wait(20, $"{text} to be written down in {cell}", () => Cell() is null);
     }
 
     private async Task CheckAsync(string content, string says)

@@ -184,6 +184,8 @@ public static class SheetMapping
         var toFigure = view.Verdict == Core.Judging.VerdictState.InWindow || visit.Judge(work.Found, work)?.Side is not null;
         try
         {
+            // Another shim went in and nothing was measured with it yet: nothing is known to work from.
+            if (work is { Fitted: not null, GapWithShim: null }) return null;
             var reading = work.Point.Adjuster is Adjuster.Shim ? work.GapWithShim?.ValueOrNothing() ?? view.Found?.Value : (view.Left ?? view.Found)?.Value;
             // Decided at the bench for the whole engine; a figure found anew speaks for itself.
             if (work is { Planned: { } planned, Fitted: null, Found: null }) return new Advice(AdviceAction.FitShim, null, Decided(planned), null, planned.Sentence);

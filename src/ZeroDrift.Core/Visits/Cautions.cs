@@ -73,7 +73,7 @@ public static class Cautions
         var shaken = type.Points.Where(p => p.Adjuster is not Adjuster.Shim).ToList();
         if (shaken.Count > 0)
         {
-            var gear = shaken.TrueForAll(p => CylinderGear.Of(p.Adjuster) == ValveGear.Follower) ? "follower" : "rocker";
+            var gear = shaken.Exists(p => p.Kind is LashKind.Intake or LashKind.Exhaust && CylinderGear.Of(p.Adjuster) == ValveGear.Follower) ? "follower" : "rocker";
             list.Add(new("rockers", $"Every {gear} shaken: none rattles{(shaken.Exists(p => p.Adjuster is Adjuster.Hydraulic) ? "" : ", none rocks with the blade in")}."));
         }
         if (type.Points.Any(p => p.Adjuster.HasLocknut)) list.Add(new("locknuts", $"Every locknut torqued to the book{Torques(fasteners.Where(f => f.IsLocknut))}."));

@@ -41,9 +41,12 @@ public sealed class PointWork
     public OutcomeSaid? Fitted { get; private set; }
 
     /// <summary>
-    /// What a shim is worked out from: the gap measured with the shim that is there now, also where that is only there to give a gap to measure.
+    /// What a shim is worked out from: the gap measured with the shim that is there now, also where that is only there to give a gap to measure. A gap
+    /// measured before another shim went in is that one's no more: null until it is measured again.
     /// </summary>
-    public ReadingWork? GapWithShim => Left ?? (Fitted is not null ? KeptAt(ReadingStage.BeforeLock).LastOrDefault() : null) ?? Found;
+    public ReadingWork? GapWithShim => Fitted is null
+        ? Left ?? Found
+        : keptInOrder.Skip(keptAtFitting).LastOrDefault(r => r.Stage is ReadingStage.AsLeft or ReadingStage.BeforeLock);
 
     /// <summary>The shim that came out and the one that went in; null where none did or a thickness is not known.</summary>
     public Shims.ShimChange? Change => Point.Adjuster is Adjuster.Shim shim && Fitted is not null && ShimNowMm is { } now && OldMm is { } old ? new Shims.ShimChange(old, now, shim.ShimPerClearance) : null;
@@ -76,6 +79,7 @@ public sealed class PointWork
 
     private readonly List<ReadingWork> readings = [];
     private int fittedAt;
+    private int keptAtFitting;
     private readonly List<ShimRead> shims = [];
 
     /// <summary>Kept readings of a stage, in the order they were kept.</summary>
@@ -109,6 +113,6 @@ public sealed class PointWork
         if (said.Outcome != PointOutcome.ShimFitted) return;
         // What was read of the shim before is another shim's.
         Fitted = said;
-        fittedAt = shims.Count;
+        (fittedAt, keptAtFitting) = (shims.Count, keptInOrder.Count);
     }
 }

@@ -76,6 +76,22 @@ public class ShimVisitTests
     }
 
     [Fact]
+    public void A_gap_measured_before_another_shim_went_in_decides_nothing_about_the_new_one()
+    {
+        var visit = Script().Ready();
+        visit.Measured("1I", "0.09");
+        Read(visit, "1I", "2.81");
+        Assert.Equal(0.09, Work(visit, "1I").GapWithShim!.Value().EstimateMm!.Value, 9);
+        Fit(visit, "1I", "2.81", "2.70");
+        // 2.70 + 0.09 − 0.20 would ask for 2.59 on top of what was done.
+        Assert.Null(Work(visit, "1I").GapWithShim);
+        visit.Measured("1I", "0.28", ReadingStage.AsLeft);
+        Assert.Equal(0.28, Work(visit, "1I").GapWithShim!.Value().EstimateMm!.Value, 9);
+        Fit(visit, "1I", "2.70", "2.75");
+        Assert.Null(Work(visit, "1I").GapWithShim);
+    }
+
+    [Fact]
     public void A_shim_read_in_thou_is_worked_out_like_any_other()
     {
         var visit = Script().Ready();

@@ -83,9 +83,10 @@ public class TypeStepsTests
     [Theory]
     [InlineData(AdjusterKind.ScrewAtValve, "Every rocker shaken: none rattles, none rocks with the blade in.")]
     [InlineData(AdjusterKind.FollowerScrew, "Every follower shaken: none rattles, none rocks with the blade in.")]
+    [InlineData(AdjusterKind.FollowerScrew, "Every follower shaken: none rattles, none rocks with the blade in.", "I E B I E B")]
     [InlineData(AdjusterKind.HydraulicPreload, "Every rocker shaken: none rattles.")]
-    public void What_is_shaken_at_the_end_is_what_the_head_has(AdjusterKind adjuster, string says) =>
-        Assert.Equal(says, Cautions.CloseUp(Type(adjuster), []).Single(c => c.Key == "rockers").Text);
+    public void What_is_shaken_at_the_end_is_what_the_head_has(AdjusterKind adjuster, string says, string layout = "I E I E") =>
+        Assert.Equal(says, Cautions.CloseUp(Type(adjuster, layout), []).Single(c => c.Key == "rockers").Text);
 
     [Fact]
     public void Torques_stand_again_where_they_are_tightened()

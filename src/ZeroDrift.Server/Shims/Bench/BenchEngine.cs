@@ -80,11 +80,11 @@ internal sealed class BenchEngine
         return new KnownShim(last.Shim.ShimMm!.Value, last.Shim.KnownBy ?? ShimKnownBy.Printed, last.Shim.Mark, last.Date);
     }
 
-    /// <summary>The gap with the shim that is there; none where the point was cut after it was measured.</summary>
+    /// <summary>The gap with the shim that is there; none where the point was cut, or another shim went in, after it was measured.</summary>
     private Reading? Gap(PointWork work)
     {
         var figure = work.GapWithShim;
-        if (figure is null) return work.FoundBefore?.Value;
+        if (figure is null) return work.Fitted is null ? work.FoundBefore?.Value : null;
         var since = Visit.Parts.Where(p => p.Concerns(work.Point.Label, work.Point.Cylinder)).Max(p => p.Sequence);
         return since > figure.Kept?.Sequence ? null : figure.ValueOrNothing();
     }

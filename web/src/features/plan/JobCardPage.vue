@@ -122,7 +122,7 @@ const print = () => window.print()
                 <td class="figure">{{ p.setMm != null ? figures.figure(p.setMm) : '' }}</td>
                 <td class="figure">
                   {{ p.lastMm != null ? figures.figure(p.lastMm) : '—'
-                  }}<template v-if="p.expectedMm != null">, {{ figures.figure(p.expectedMm) }}</template>
+                  }}<template v-if="p.expectedMm != null">, {{ figures.rough(p.expectedMm) }}</template>
                 </td>
                 <td class="room" />
                 <td class="room" />

@@ -5,6 +5,7 @@ import RoomStrip from '../../../instruments/RoomStrip.vue'
 import type { Entry, Sign } from '../../../offline/entries'
 import { usePreferences } from '../../../shared/preferences'
 import { isFree, lapHints, mustBeFree, whichLap } from '../../../shared/words/gear'
+import { begun as sentenceOf } from '../../../shared/words/odds'
 import { travelText, turnText, watchText } from '../../../shared/words/turns'
 import MarksHere from './MarksHere.vue'
 import MateDialog from './MateDialog.vue'
@@ -92,7 +93,9 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
         <p class="mb-2">{{ whichLap(gear, own, companion) }}</p>
         <div class="cards">
           <div class="card-here">
-            <strong>{{ looseProves ? `${isFree(gear, own)}, ${companion} moves` : `${companion} moves` }}</strong>
+            <strong>{{
+              looseProves ? sentenceOf(`${isFree(gear, own)}, ${companion} moves`) : `${companion} moves`
+            }}</strong>
             <span class="small soft">{{ lap(stop.crankDeg) }}{{ own }} on compression</span>
             <span class="figure points">{{ points(stop.points) }}</span>
             <BButton
@@ -102,7 +105,7 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
             >
           </div>
           <div class="card-here">
-            <strong>{{ isFree(gear, companion) }}, {{ own }} moves</strong>
+            <strong>{{ sentenceOf(`${isFree(gear, companion)}, ${own} moves`) }}</strong>
             <span class="small soft">{{ lap((stop.crankDeg! + 360) % 720) }}{{ companion }} on compression</span>
             <template v-if="other">
               <span class="figure points">{{ points(other.points) }}</span>

@@ -136,7 +136,7 @@ function say() {
       v-if="
         setting &&
         shim.nowMm != null &&
-        (!shim.fitted || !shim.isTrial) &&
+        (!shim.fitted || (point.advice && !shim.isTrial)) &&
         !point.left &&
         (point.found || point.foundBefore)
       "

@@ -156,7 +156,8 @@ h2 {
   border-left: 0;
   border-right: 0;
 }
-.asked {
+.asked,
+.sheet td:first-child:not(.stop) {
   white-space: nowrap;
 }
 .asked .small {

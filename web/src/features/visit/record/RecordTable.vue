@@ -109,7 +109,7 @@ const second = (p: Point) =>
         <td class="figure soft">
           <template v-if="p.minMm != null"
             >{{ figures.figure(p.minMm) }} – {{ figures.figure(p.maxMm)
-            }}<span class="small d-block">{{ figures.otherRange(p.minMm, p.maxMm) }}</span
+            }}<span class="small d-block keep">{{ figures.otherRange(p.minMm, p.maxMm) }}</span
             ><span v-if="asWritten(p)" class="small d-block">{{ p.specWritten }}</span></template
           ><template v-else>{{ p.specWritten ?? 'not judged' }}</template>
         </td>
