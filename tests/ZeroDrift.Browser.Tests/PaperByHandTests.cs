@@ -87,6 +87,11 @@ public sealed class PaperByHandTests : IDisposable
         Types("1 intake, shim, or old and new", "2.80 2.70");
         Types("1 intake, left", "0.20");
         screen.See("2.80 → 2.70");
+        // What is doubted stays in its cell with the reason, until it is put right or entered again.
+        screen.Driver.FindElement(By.CssSelector("[aria-label='1 exhaust, found']")).SendKeys("9.00" + Keys.Enter);
+        screen.See("Enter again keeps it.");
+        Assert.Equal("9.00", screen.Driver.FindElement(By.CssSelector("[aria-label='1 exhaust, found']")).GetDomProperty("value"));
+        screen.Driver.FindElement(By.CssSelector("[aria-label='1 exhaust, found']")).SendKeys(Keys.Control + "a");
         Types("1 exhaust, found", "0.40");
         screen.Driver.FindElement(By.CssSelector("[aria-label='1 injector: how it stood'] option[value=freewheels]")).Click();
         screen.Press("So it was set");

@@ -29,6 +29,11 @@ const empty = () => ({
 })
 const typed = reactive(empty())
 watch(open, (now) => now && Object.assign(typed, empty()))
+// An injector is asked for an amount, a valve for a gap.
+watch(
+  () => typed.line.kind,
+  (kind) => (typed.line.asks = emptyLine(kind).asks),
+)
 const form = useForm({
   check: () => ({
     line: !isFilled(typed.line) && 'Give the figure as its source writes it.',

@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, nextTick, reactive } from 'vue'
-import { newId } from '../../api/newId'
+import { computed, nextTick } from 'vue'
 import VerdictMark from '../../instruments/VerdictMark.vue'
 import type { Entry } from '../../offline/entries'
 import { useTitle } from '../../shared/address/useTitle'
 import type { Unit } from '../../shared/figures/lengths'
 import { useFigures } from '../../shared/figures/useFigures'
 import Loaded from '../../shared/loaded/Loaded.vue'
-import { useTyped } from '../../shared/forms/useTyped'
 import { usePreferences } from '../../shared/preferences'
 import { spoken } from '../../shared/words/points'
 import { isAskedIn } from '../../shared/words/steps'
 import { readingText } from '../../shared/words/readings'
 import TypeInAmounts from './TypeInAmounts.vue'
-import { useVisit, type Point, type Stage } from './bench/useVisit'
+import { useTypeIn, type Cell } from './useTypeIn'
+import { useVisit, type Point } from './bench/useVisit'
 
 /**
  * A field sheet typed in afterwards, with the keyboard alone: a figure and Enter, in the order of the sheet. Every figure is written down as it is
@@ -28,11 +27,12 @@ const { query, view, sheet, trouble, add } = useVisit(
 )
 useTitle(() => view.value && `Type in, ${view.value.context?.engine.name}`)
 const figures = useFigures(() => (sheet.value?.trayUnit ?? 'mm') as Unit)
-/** Cells typed and not yet entered survive a reload. */
-const { typed } = useTyped<Record<string, string>>(`sheet:${props.id}`, {})
-const complaints = reactive<Record<string, string>>({})
-/** What was doubted and stands there still: the same again keeps it. */
-const doubted = new Map<string, string>()
+const { typed, complaints, key, enter } = useTypeIn({
+  id: props.id,
+  sheet: () => sheet.value!,
+  trouble: () => trouble.value,
+  add,
+})
 const points = computed(() =>
   sheet.value!.stops.flatMap((s) => s.points).map((l) => sheet.value!.points.find((p) => p.label === l)!),
 )
@@ -44,8 +44,6 @@ const steps = computed(() =>
 const open = computed(() => steps.value.filter((s) => !view.value!.ticked.includes(s.step)))
 const ready = computed(() => sheet.value!.conditionKnown && !open.value.some((s) => s.list === 'makeSafe'))
 const build = computed(() => view.value!.job === 'build')
-/** The cells of a line, as the sheet has them: a shim changes between found and left. */
-type Cell = Stage | 'shim'
 const hasShims = computed(() => gaps.value.some((p) => p.shim))
 const columns = computed<Cell[]>(() => [
   ...(build.value ? [] : (['asFound'] as const)),
@@ -65,7 +63,6 @@ function begin() {
 function close() {
   void add(...open.value.map((s): Entry => ({ kind: 'ticked', step: s.step, on: true })))
 }
-const key = (p: Point, cell: Cell) => `${p.label}/${cell}`
 const shimShown = (p: Point) =>
   p.shim?.fitted && p.shim.found && p.shim.now
     ? `${p.shim.found.thickness} → ${p.shim.now.thickness}`
@@ -77,69 +74,10 @@ const isKept = (p: Point, cell: Cell) => !!(cell === 'shim' ? p.shim?.now : cell
 const isOpen = (p: Point, cell: Cell) =>
   view.value!.state === 'open' && (cell === 'shim' ? !!p.shim : cell === 'asFound' || build.value || !!p.found)
 
-/** One thickness was there; of two the second went in for the first. */
-async function enterShim(p: Point, cell: string, text: string) {
-  const [old, fitted, more] = text.split(/[\s>→]+/).filter(Boolean)
-  if (!old || more) {
-    complaints[cell] = 'Give the thickness of the shim, or the old and the new one: 2.81 2.70.'
-    return false
-  }
-  const unit = sheet.value!.trayUnit === 'thou' && Number(old.replace(',', '.')) > 25 ? 'thou' : 'mm'
-  const read = { kind: 'shimRead', point: p.label, unit, how: 'micrometer' } as const
-  await add(
-    { ...read, stage: 'asFound', thickness: old },
-    ...(fitted
-      ? ([
-          { kind: 'outcome', point: p.label, outcome: 'shimFitted', old, new: fitted, unit },
-          { ...read, stage: 'asLeft', thickness: fitted },
-        ] as Entry[])
-      : []),
-  )
+async function enterAndMove(p: Point, cell: Cell, event: KeyboardEvent) {
+  if (!(await enter(p, cell, event.shiftKey))) return
   await nextTick()
-  const no = trouble.value
-  if (!no || !('point' in no.entry) || no.entry.point !== p.label) return true
-  complaints[cell] = no.refusal.message
-  return false
-}
-
-async function enter(p: Point, stage: Cell, event: KeyboardEvent) {
-  const cell = key(p, stage)
-  const text = typed[cell]?.trim() ?? ''
-  complaints[cell] = ''
-  if (text && stage === 'shim') {
-    if (!(await enterShim(p, cell, text))) return
-    typed[cell] = ''
-    await nextTick()
-  } else if (text && stage !== 'shim') {
-    const reading = newId()
-    const sure = event.shiftKey || doubted.get(cell) === text
-    await add(
-      ...(stage === 'asLeft' && p.found && !p.shim
-        ? [{ kind: 'outcome', point: p.label, outcome: 'set' } as Entry]
-        : []),
-      {
-        kind: 'figureRead',
-        reading,
-        point: p.label,
-        stage,
-        figure: text.startsWith('.') ? `0${text}` : text,
-        unit: sheet.value!.trayUnit,
-        with: 'figure',
-      },
-      { kind: 'kept', reading, ...(sure ? { sure: true } : {}) },
-    )
-    await nextTick()
-    const no = trouble.value
-    if (no && 'reading' in no.entry && no.entry.reading === reading) {
-      const mayStand = no.refusal.code === 'figureDoubtful'
-      complaints[cell] = `${no.refusal.message}${mayStand ? ' Enter again keeps it.' : ''}`
-      if (mayStand) doubted.set(cell, text)
-      return
-    }
-    typed[cell] = ''
-    await nextTick()
-  }
-  move(p, stage, 1)
+  move(p, cell, 1)
 }
 /** The next cell in the order of the sheet that can be typed into; past the last, what comes after. */
 function move(p: Point, stage: Cell, by: number) {
@@ -206,7 +144,7 @@ function move(p: Point, stage: Cell, by: number) {
                 autocomplete="off"
                 :aria-label="`${spoken(p)}, ${columnNames[c]!.toLowerCase()}`"
                 :disabled="!isOpen(p, c)"
-                @keydown.enter.prevent="enter(p, c, $event)"
+                @keydown.enter.prevent="enterAndMove(p, c, $event)"
                 @keydown.up.prevent="move(p, c, -1)"
                 @keydown.down.prevent="move(p, c, 1)"
               />

@@ -44,7 +44,7 @@ const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: 
   <div class="line">
     <span>{{ kindWord(line.kind) }}</span>
     <BFormSelect v-model="line.asks" :aria-label="`${line.kind} asks`" :options="asks" />
-    <label v-for="[key, name] in cells[line.asks]" :key="key">
+    <label v-for="[key, name] in cells[line.asks]" :key="key" :class="{ alone: cells[line.asks].length === 1 }">
       <span class="caps">{{ name }}</span>
       <BFormInput
         v-model="line[key]"
@@ -69,7 +69,13 @@ const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: 
 .line > span:first-child {
   padding-bottom: 0.6rem;
 }
+.alone {
+  grid-column: span 3;
+}
 @media (max-width: 600px) {
+  .alone {
+    grid-column: auto;
+  }
   .line {
     grid-template-columns: 1fr 1fr;
   }

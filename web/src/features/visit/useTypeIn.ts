@@ -1,0 +1,118 @@
+import { until } from '@vueuse/core'
+import { reactive } from 'vue'
+import { newId } from '../../api/newId'
+import type { Entry } from '../../offline/entries'
+import { useTyped } from '../../shared/forms/useTyped'
+import type { Point, Sheet, Stage, Trouble } from './bench/useVisit'
+
+/** The cells of a line, as a field sheet has them: a shim changes between found and left. */
+export type Cell = Stage | 'shim'
+
+/** What typing in needs of its visit. */
+interface TypedVisit {
+  id: string
+  sheet: () => Sheet
+  trouble: () => Trouble | null
+  add: (...entries: Entry[]) => Promise<void>
+}
+
+const patience = 5_000
+
+/**
+ * What is typed into a sheet's cells, and what becomes of it: a cell is emptied only once its figure stands. What a rule refuses stays where it was
+ * typed, with the reason; what it doubts is kept by the same figure entered again.
+ */
+export function useTypeIn(visit: TypedVisit) {
+  /** Cells typed and not yet entered survive a reload. */
+  const { typed } = useTyped<Record<string, string>>(`sheet:${visit.id}`, {})
+  const complaints = reactive<Record<string, string>>({})
+  const doubted = new Map<string, { text: string; reading: string }>()
+  const key = (p: Point, cell: Cell) => `${p.label}/${cell}`
+  const now = (label: string) => visit.sheet().points.find((p) => p.label === label)!
+
+  /** Waits for the fold that has judged what was written down; the refusal, where there is one. */
+  async function judged(stands: () => boolean, refused: (entry: Trouble['entry']) => boolean): Promise<Trouble | null> {
+    const trouble = () => {
+      const no = visit.trouble()
+      return no && refused(no.entry) ? no : null
+    }
+    await until(() => stands() || trouble() !== null).toBe(true, { timeout: patience })
+    return stands() ? null : trouble()
+  }
+
+  /** Whether the cell's figure stands. */
+  async function figure(p: Point, stage: Stage, text: string, sure: boolean): Promise<boolean> {
+    const cell = key(p, stage)
+    const before = doubted.get(cell)
+    const again = before?.text === text
+    const reading = again ? before.reading : newId()
+    const entries: Entry[] = []
+    if (before && !again) entries.push({ kind: 'dropped', reading: before.reading })
+    if (!again) {
+      if (stage === 'asLeft' && p.found && !p.shim) entries.push({ kind: 'outcome', point: p.label, outcome: 'set' })
+      const written = text.startsWith('.') ? `0${text}` : text
+      entries.push({
+        kind: 'figureRead',
+        reading,
+        point: p.label,
+        stage,
+        figure: written,
+        unit: visit.sheet().trayUnit,
+        with: 'figure',
+      })
+    }
+    entries.push({ kind: 'kept', reading, ...(sure || again ? { sure: true } : {}) })
+    doubted.delete(cell)
+    await visit.add(...entries)
+    const no = await judged(
+      () => [now(p.label).found?.id, now(p.label).left?.id].includes(reading),
+      (entry) => 'reading' in entry && entry.reading === reading,
+    )
+    if (!no) return true
+    const mayStand = no.refusal.code === 'figureDoubtful'
+    complaints[cell] = `${no.refusal.message}${mayStand ? ' Enter again keeps it.' : ''}`
+    if (mayStand) doubted.set(cell, { text, reading })
+    return false
+  }
+
+  /** One thickness was there; of two the second went in for the first. */
+  async function shim(p: Point, text: string): Promise<boolean> {
+    const cell = key(p, 'shim')
+    const [old, fitted, more] = text.split(/[\s>→]+/).filter(Boolean)
+    if (!old || more) {
+      complaints[cell] = 'Give the thickness of the shim, or the old and the new one: 2.81 2.70.'
+      return false
+    }
+    const unit = visit.sheet().trayUnit === 'thou' && Number(old.replace(',', '.')) > 25 ? 'thou' : 'mm'
+    const read = { kind: 'shimRead', point: p.label, unit, how: 'micrometer' } as const
+    const entries: Entry[] = [{ ...read, stage: 'asFound', thickness: old }]
+    if (fitted)
+      entries.push(
+        { kind: 'outcome', point: p.label, outcome: 'shimFitted', old, new: fitted, unit },
+        { ...read, stage: 'asLeft', thickness: fitted },
+      )
+    await visit.add(...entries)
+    const no = await judged(
+      () => now(p.label).shim?.now?.thickness === (fitted ?? old),
+      (entry) =>
+        'point' in entry &&
+        entry.point === p.label &&
+        (('thickness' in entry && [old, fitted].includes(entry.thickness)) || ('new' in entry && entry.new === fitted)),
+    )
+    if (no) complaints[cell] = no.refusal.message
+    return !no
+  }
+
+  /** Writes a cell down; whether the next one may be gone to. */
+  async function enter(p: Point, cell: Cell, sure: boolean): Promise<boolean> {
+    const place = key(p, cell)
+    const text = typed[place]?.trim() ?? ''
+    complaints[place] = ''
+    if (!text) return true
+    if (!(await (cell === 'shim' ? shim(p, text) : figure(p, cell, text, sure)))) return false
+    typed[place] = ''
+    return true
+  }
+
+  return { typed, complaints, key, enter }
+}
