@@ -40,7 +40,7 @@ internal sealed class SheetStops(Visit visit, ContextRecord context)
     private static ProofCase Case(Visit visit) => new(
         visit.Opened!.Job == JobKind.Build,
         visit.Work.Where(p => MayBeClosedUp(visit, p)).Select(p => p.Point.Cylinder).ToHashSet(),
-        visit.Context.Type.Points.Any(p => p.Adjuster is Adjuster.Shim or Adjuster.Eccentric or Adjuster.Screw { Place: ScrewPlace.Follower }),
+        CylinderGear.LobesInSight(visit.Context.Type.Points),
         visit.Context.Spark,
         visit.IsByStarter);
 

@@ -38,6 +38,9 @@ public sealed record CylinderGear(ValveGear Gear, int Each)
         _ => ValveGear.Rocker,
     };
 
+    /// <summary>Whether the lobes can be seen with the covers off: wherever a point is set under the cam.</summary>
+    public static bool LobesInSight(IReadOnlyList<LashPoint> points) => points.Any(p => p.Adjuster is Adjuster.Shim or Adjuster.Eccentric or Adjuster.Screw { Place: ScrewPlace.Follower });
+
     /// <summary>What there is of it in one cylinder: the rocker, both rockers, all followers, the lobes.</summary>
     public string Named() => Gear == ValveGear.Bucket ? Each == 1 ? "the lobe" : "the lobes" : (Each == 1 ? "the " : Each == 2 ? "both " : "all ") + Word(Each > 1);
 

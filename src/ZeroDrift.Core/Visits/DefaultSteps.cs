@@ -15,7 +15,6 @@ public static class DefaultSteps
         var shims = type.Points.Where(p => p.Adjuster is Adjuster.Shim).ToList();
         var pucks = Labels(p => p.Adjuster is Adjuster.Shim { Access: ShimAccess.Puck });
         var camOut = shims.Exists(p => p.Adjuster is Adjuster.Shim { Access: ShimAccess.UnderBucket });
-        var lobes = shims.Count > 0 || type.Points.Any(p => p.Adjuster is Adjuster.Eccentric or Adjuster.Screw { Place: ScrewPlace.Follower });
 
         if (spark) yield return new TypeStep("plugs-out", StepList.Covers, "Plugs out, leads laid aside: it bars easier. Left in, the compression is felt in the bar.");
         if (shims.Count > 0)
@@ -34,11 +33,9 @@ public static class DefaultSteps
         if (type.Points.Any(p => p.Adjuster is Adjuster.Hydraulic))
             yield return new TypeStep("second-pass", StepList.BeforeCloseUp, "Second pass over every lifter once it has bled down: none has changed.");
         if (camOut) yield return new TypeStep("cam-back", StepList.BeforeCloseUp, "If a camshaft was out: caps torqued, timing right, lock tools out, turned over twice by hand.");
-        if (lobes) yield return new TypeStep("lobes-oiled", StepList.BeforeCloseUp, "Lobes and followers oiled.");
+        if (CylinderGear.LobesInSight(type.Points)) yield return new TypeStep("lobes-oiled", StepList.BeforeCloseUp, "Lobes and followers oiled.");
         if (shims.Count > 0)
-        {
             yield return new TypeStep("parts-in", StepList.BeforeCloseUp, "Shims and small parts fitted or back in their places: how many?") { Counts = Counting.In, Pair = "parts" };
-        }
         if (spark) yield return new TypeStep("plugs-in", StepList.CloseUp, "Plugs in, torqued to the book; leads on.");
 
         List<string> Labels(Func<LashPoint, bool> which) => [.. type.Points.Where(which).Select(p => p.Label)];

@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { reactive } from 'vue'
 import type { Entry } from '../../offline/entries'
-import { contactsOf, startsOf, startWords } from '../../shared/words/amounts'
+import { amountOf, amountUnit, contactsOf, startsOf, startWords } from '../../shared/words/amounts'
 import { spoken } from '../../shared/words/points'
 import type { Point } from './bench/useVisit'
 
@@ -14,15 +14,14 @@ interface Line {
   contact: string
   amount: string
 }
-const unitOf = (p: Point) => (p.amount?.mm != null ? 'mm' : p.amount?.nm != null ? 'Nm' : 'turns')
-const bookOf = (p: Point) => p.amount?.turns ?? p.amount?.mm ?? p.amount?.nm ?? null
+const unitOf = (p: Point) => amountUnit(p.amount)
 const isZero = (p: Point) => p.amount?.turns === 0
 const lines = reactive<Record<string, Line>>({})
 for (const p of props.points)
   lines[p.label] = {
     start: p.start ?? '',
     contact: contactsOf(p.adjusterKind, unitOf(p))[0] ?? '',
-    amount: String(bookOf(p) ?? ''),
+    amount: String(amountOf(p.amount) ?? ''),
   }
 const isReady = (p: Point) => !!lines[p.label]!.start && !!lines[p.label]!.amount.trim()
 function write(p: Point) {

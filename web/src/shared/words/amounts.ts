@@ -24,6 +24,12 @@ export const startsOf = (adjuster: Adjuster): [State, string][] =>
     startWords[state],
   ])
 
+type Amount = Schemas['AmountResponse'] | null | undefined
+
+/** What the book's amount is counted in, and how much it is; null where the book gives none. */
+export const amountUnit = (amount: Amount) => (amount?.mm != null ? 'mm' : amount?.nm != null ? 'Nm' : 'turns')
+export const amountOf = (amount: Amount) => amount?.turns ?? amount?.mm ?? amount?.nm ?? null
+
 /** The signs by which first contact, or zero lash, is found. */
 export function contactsOf(adjuster: Adjuster, unit: string): string[] {
   if (adjuster === 'hydraulic')

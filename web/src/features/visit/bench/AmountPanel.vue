@@ -6,7 +6,7 @@ import type { Schemas } from '../../../api/client'
 import Field from '../../../shared/fields/Field.vue'
 import type { Entry } from '../../../offline/entries'
 import { useTyped } from '../../../shared/forms/useTyped'
-import { contactsOf, startsOf } from '../../../shared/words/amounts'
+import { amountOf, amountUnit, contactsOf, startsOf } from '../../../shared/words/amounts'
 import type { Point, Sheet } from './useVisit'
 
 /** A point set by an amount or a sign: how it stood, how contact was found, then the amount. No gap is measured here. */
@@ -16,8 +16,8 @@ const known = computed(() => props.point.amount)
 const isZero = computed(() => known.value?.turns === 0)
 const isLifter = computed(() => props.point.adjusterKind === 'hydraulic')
 const isInjector = computed(() => props.point.adjusterKind === 'injectorScrew')
-const bookUnit = computed(() => (known.value?.mm != null ? 'mm' : known.value?.nm != null ? 'Nm' : 'turns'))
-const bookAmount = computed(() => known.value?.turns ?? known.value?.mm ?? known.value?.nm ?? null)
+const bookUnit = computed(() => amountUnit(known.value))
+const bookAmount = computed(() => amountOf(known.value))
 /** Survives a reload, until it is said. Another amount than the book's has its own unit. */
 const { typed, forget } = useTyped(`amount:${props.visitId}:${props.point.label}`, {
   contact: '',
