@@ -222,6 +222,7 @@ public sealed class OfflineTests : IDisposable
         screen.Network(true);
         screen.See("All that was measured here has been sent.", 20);
         screen.Press("Forget everything");
+        screen.Wait(20, "the yard, opened anew", () => new Uri(screen.Driver.Url).AbsolutePath == "/");
         screen.See("Pump house twin", 20);
         screen.Open("/this-tablet");
         screen.See("No engine yet.");

@@ -10,12 +10,14 @@ import { saveWaiting } from './saveWaiting'
 
 /** For a lent tablet: wipes what was taken along, after what waits has been sent. */
 const asking = ref(false)
+const forgetting = ref(false)
 const waits = computed(() => waiting.value.length + unwritten.value.length)
 function ask() {
   sendNow()
   asking.value = true
 }
 async function forget() {
+  forgetting.value = true
   await forgetEverything()
   location.assign('/')
 }
@@ -44,8 +46,10 @@ async function forget() {
       <template v-else>
         <p>All that was measured here has been sent.</p>
         <div class="d-flex gap-2 flex-wrap">
-          <BButton class="btn-act" @click="forget">Forget everything</BButton>
-          <BButton class="btn-plain" @click="asking = false">Keep it</BButton>
+          <BButton class="btn-act" :disabled="forgetting" @click="forget">
+            {{ forgetting ? 'Forgetting…' : 'Forget everything' }}
+          </BButton>
+          <BButton class="btn-plain" :disabled="forgetting" @click="asking = false">Keep it</BButton>
         </div>
       </template>
     </BModal>
