@@ -72,8 +72,13 @@ build_web() {
   (cd web && npm run --silent build >.build.log 2>&1) || { cat web/.build.log >&2; die "The front end did not build."; }
 }
 
+# Builds what is named, the server or the solution with its tests; what is served lies in .build/server.
 build_server() {
-  say "Building the server ($1)"
+  say "Building the server"
   mkdir -p .build
-  dotnet build "$2" -c "$1" --nologo -v quiet -p:RunAnalyzers=false >.build/dotnet.log 2>&1 || { cat .build/dotnet.log >&2; die "The server did not build."; }
+  local target
+  for target in "build $1" "publish src/ZeroDrift.Server --no-build -o .build/server"; do
+    # shellcheck disable=SC2086
+    dotnet $target -c Release --nologo -v quiet -p:RunAnalyzers=false >.build/dotnet.log 2>&1 || { cat .build/dotnet.log >&2; die "The server did not build."; }
+  done
 }

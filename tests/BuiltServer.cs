@@ -103,10 +103,11 @@ internal sealed class BuiltServer : IDisposable
             if (line is not null) said.Add(line);
     }
 
-    private static string Program() =>
-        Directory.GetFiles(Path.Combine(Root, "src/ZeroDrift.Server/bin"), "ZeroDrift.Server.dll", SearchOption.AllDirectories)
-            .Where(f => File.Exists(Path.ChangeExtension(f, ".runtimeconfig.json"))).MaxBy(File.GetLastWriteTimeUtc)
-        ?? throw new InvalidOperationException("The server is not built; run ./test from the project's root.");
+    private static string Program()
+    {
+        var published = Path.Combine(Root, ".build/server/ZeroDrift.Server.dll");
+        return File.Exists(published) ? published : throw new InvalidOperationException("The server is not built; run ./test from the project's root.");
+    }
 
     private static string FindRoot()
     {

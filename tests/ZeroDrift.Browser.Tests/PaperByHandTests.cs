@@ -83,7 +83,16 @@ public sealed class PaperByHandTests : IDisposable
             spec = new { revision = "A", source = "workshop manual", date = "2015-01-01", condition = "cold", lines = new object[] { new { kind = "intake", single = "0.20", unit = "mm" }, new { kind = "exhaust", single = "0.40", unit = "mm" }, new { kind = "injector", turns = 0.5 } } },
         });
         TypeIn();
+        screen.See("1 intake");
+        // Another desk, at which nobody has said yet who it is.
+        screen.Driver.ExecuteScript("localStorage.removeItem('zd-person'); location.reload()");
+        screen.See("Choose who measured: every figure goes down under a name.", 30);
+        screen.Choose("Who measured", "Olav");
+        screen.Choose("Shims are known", "as printed on it");
         Types("1 intake, found", "0.10");
+        screen.Driver.FindElement(By.CssSelector("[aria-label='1 intake, shim, or old and new']")).SendKeys("80" + Keys.Enter);
+        screen.See("Say it whole: is 80 one of these? 2.80 mm.");
+        screen.Driver.FindElement(By.CssSelector("[aria-label='1 intake, shim, or old and new']")).SendKeys(Keys.Control + "a");
         Types("1 intake, shim, or old and new", "2.80 2.70");
         Types("1 intake, left", "0.20");
         screen.See("2.80 → 2.70");
@@ -107,6 +116,16 @@ public sealed class PaperByHandTests : IDisposable
         Assert.Equal("shimFitted", OpenedEngine.Point(visit, "1I").GetProperty("outcome").GetString());
         Assert.Equal(0.20, OpenedEngine.Point(visit, "1I").GetProperty("shim").GetProperty("expectedMm").GetDouble(), 9);
         Assert.False(OpenedEngine.Point(visit, "1I").GetProperty("owesLeft").GetBoolean());
+        Assert.Equal("printed", OpenedEngine.Point(visit, "1I").GetProperty("shim").GetProperty("now").GetProperty("how").GetString());
+        // At the bench too nothing can be typed or tapped under nobody's name.
+        screen.Driver.ExecuteScript("localStorage.removeItem('zd-person')");
+        screen.Open($"/visits/{engine.VisitId}");
+        screen.See("Choose who measures: every figure carries a name.", 30);
+        Assert.Single(screen.Driver.FindElements(By.CssSelector("main.bench[inert]")));
+        screen.Driver.FindElement(By.CssSelector(".who select")).SendKeys("Olav");
+        screen.SeeNo("Choose who measures");
+        Assert.Empty(screen.Driver.FindElements(By.CssSelector("main.bench[inert]")));
+        Assert.Equal(fleet.Olav, OpenedEngine.Point(visit, "1I").GetProperty("found").GetProperty("by").GetGuid());
     }
 
     [Fact]

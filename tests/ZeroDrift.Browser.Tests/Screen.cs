@@ -177,7 +177,7 @@ public sealed class Screen : IDisposable
             {
                 last = drawingAnew.Message;
             }
-            Thread.Sleep(80);
+            Thread.Sleep(120);
         }
         throw new TimeoutException($"Waited {seconds} s for {what}. {last} The page says:\n{Text}");
     }

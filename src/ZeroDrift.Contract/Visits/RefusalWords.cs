@@ -51,9 +51,7 @@ public static class RefusalWords
             RefusalCode.EntryUnknown => "There is no such entry, or it was taken back.",
             RefusalCode.ReadingEmpty => "Nothing is measured yet: tap a blade and how it felt, or type a figure.",
             RefusalCode.BladesContradict => refusal.Detail ?? "Two blades contradict each other: try both again and take one back.",
-            RefusalCode.FigureDoubtful => refusal.Look is { } look
-                ? $"{points} reads {(look.ReadsTight ? "tighter" : "looser")} than expected, which was about {About(look)}. Look again{Blades(look)}; if it is so, say that you are sure."
-                : $"{points} reads otherwise than it should. Look again; if it is so, say that you are sure.",
+            RefusalCode.FigureDoubtful => $"{points} {Doubt(refusal)}; if it is so, say that you are sure.",
             RefusalCode.FoundMissing => points.Length == 0 ? "Nothing has been measured yet." : $"Not measured as found: {points}.",
             RefusalCode.LeftMissing => $"Out of the window or undecided, and not set or explained: {points}.",
             RefusalCode.PartsNotCounted => "What was taken out is not all counted back in.",
@@ -66,9 +64,21 @@ public static class RefusalWords
         };
     }
 
-    private static string About(SecondLook look) => look.Unit == LengthUnit.Thou
-        ? string.Create(CultureInfo.InvariantCulture, $"{Length.OfMillimetres(look.ExpectedMm).Thou:0.#} thou")
-        : string.Create(CultureInfo.InvariantCulture, $"{look.ExpectedMm:0.00} mm");
+    private static string Doubt(Refusal refusal) => refusal switch
+    {
+        { Look: { } look } => $"reads {(look.ReadsTight ? "tighter" : "looser")} than expected, which was about {Figure(look.ExpectedMm, look.Unit)} {Name(look.Unit)}. Look again{Blades(look)}",
+        { Outside: { IsLeft: true } outside } => $"would be left outside what is asked, {Range(outside)}. Measure it again",
+        { Outside: { } outside } => $"reads far from what is asked, {Range(outside)}. Check the unit and look again",
+        _ => "reads otherwise than it should. Look again",
+    };
+
+    private static string Range(OutsideWindow outside) => $"{Figure(outside.Window.MinMm, outside.Unit)} to {Figure(outside.Window.MaxMm, outside.Unit)} {Name(outside.Unit)}";
+
+    private static string Name(LengthUnit unit) => unit == LengthUnit.Thou ? "thou" : "mm";
+
+    private static string Figure(double mm, LengthUnit unit) => unit == LengthUnit.Thou
+        ? Length.OfMillimetres(mm).Thou.ToString("0.#", CultureInfo.InvariantCulture)
+        : mm.ToString("0.00#", CultureInfo.InvariantCulture);
 
     private static string Blades(SecondLook look) => look.Blades.Count == 0 ? "" : $" with the {string.Join(" blade, then the ", look.Blades)} blade";
 

@@ -162,7 +162,15 @@ internal static class EntryRules
     }
 
     /// <summary>Why a figure is asked again before it is kept; null where it surprises nobody.</summary>
-    public static Refusal? Doubt(VisitFold fold, ReadingWork reading) => IsDoubtful(fold, reading) ? new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Look = Look(fold, reading) } : null;
+    public static Refusal? Doubt(VisitFold fold, ReadingWork reading)
+    {
+        if (!IsDoubtful(fold, reading)) return null;
+        var no = new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point] };
+        if (Look(fold, reading) is { } look) return no with { Look = look };
+        return Asked(fold, reading) is { } gap ? no with { Outside = new OutsideWindow(gap.Window, reading.Stage == ReadingStage.AsLeft, fold.Tray?.Unit ?? Lengths.LengthUnit.Millimetre) } : no;
+    }
+
+    private static Demand.Gap? Asked(VisitFold fold, ReadingWork reading) => fold.Context.For(fold.Condition?.Condition)?.ByPoint.GetValueOrDefault(reading.Point) as Demand.Gap;
 
     /// <summary>The second look a surprise asks for; null where the record expected nothing.</summary>
     private static SecondLook? Look(VisitFold fold, ReadingWork reading)
@@ -176,7 +184,7 @@ internal static class EntryRules
     private static bool IsDoubtful(VisitFold fold, ReadingWork reading)
     {
         var value = reading.Value();
-        var gap = fold.Context.For(fold.Condition?.Condition)?.ByPoint.GetValueOrDefault(reading.Point) as Demand.Gap;
+        var gap = Asked(fold, reading);
         if (reading.Stage == ReadingStage.AsLeft && gap is not null && reading.Judge(gap)?.State is VerdictState.Tight or VerdictState.Loose) return true;
         if (reading.Stage == ReadingStage.AsFound && fold.Context.Expected.TryGetValue(reading.Point, out var expected))
         {

@@ -74,6 +74,9 @@ public sealed record Refusal(string Code)
     /// <summary>What a surprising figure is looked at again with.</summary>
     public SecondLook? Look { get; init; }
 
+    /// <summary>What a figure lies outside of, where it is asked again for that.</summary>
+    public OutsideWindow? Outside { get; init; }
+
     /// <summary>The visit that stands in the way.</summary>
     public Guid? VisitId { get; init; }
 }

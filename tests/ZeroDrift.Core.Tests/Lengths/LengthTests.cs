@@ -28,7 +28,8 @@ public class LengthTests
 
     [Theory]
     [InlineData("", "is not a figure")]
-    [InlineData("tight", "is not a unit used here")]
+    [InlineData("tight", "is not a figure")]
+    [InlineData("2 feet", "is not a unit used here")]
     [InlineData("-0.2", "is not a figure")]
     [InlineData("1e3", "is not a figure")]
     [InlineData("5 mil", "thou to some and millimetre to others")]

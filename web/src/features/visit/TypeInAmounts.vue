@@ -4,6 +4,7 @@ import { reactive } from 'vue'
 import type { Entry } from '../../offline/entries'
 import { amountOf, amountUnit, contactsOf, startsOf, startWords } from '../../shared/words/amounts'
 import { spoken } from '../../shared/words/points'
+import { byTheBook } from './byTheBook'
 import type { Point } from './bench/useVisit'
 
 /** The points of a field sheet that are set by an amount: how each stood, how contact was found, the amount; Enter writes a line down. */
@@ -27,15 +28,8 @@ const isReady = (p: Point) => !!lines[p.label]!.start && !!lines[p.label]!.amoun
 function write(p: Point) {
   const line = lines[p.label]!
   if (!isReady(p) || !line.start) return
-  emit('say', ...(p.start === line.start ? [] : [{ kind: 'startState', point: p.label, state: line.start } as Entry]), {
-    kind: 'outcome',
-    point: p.label,
-    outcome: 'byTheBook',
-    amount: line.amount.trim(),
-    unit: unitOf(p),
-    ...(isZero(p) ? {} : { contact: line.contact }),
-    pass: 1,
-  })
+  const started: Entry[] = p.start === line.start ? [] : [{ kind: 'startState', point: p.label, state: line.start }]
+  emit('say', ...started, byTheBook(p.label, line.amount.trim(), unitOf(p), isZero(p) ? '' : line.contact))
 }
 </script>
 

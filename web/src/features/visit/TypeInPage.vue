@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, nextTick } from 'vue'
+import { computed, nextTick, ref } from 'vue'
+import type { Schemas } from '../../api/client'
 import VerdictMark from '../../instruments/VerdictMark.vue'
 import type { Entry } from '../../offline/entries'
+import Field from '../../shared/fields/Field.vue'
+import PersonField from '../../shared/fields/PersonField.vue'
 import { useTitle } from '../../shared/address/useTitle'
 import type { Unit } from '../../shared/figures/lengths'
 import { useFigures } from '../../shared/figures/useFigures'
@@ -11,6 +14,7 @@ import { usePreferences } from '../../shared/preferences'
 import { spoken } from '../../shared/words/points'
 import { isAskedIn } from '../../shared/words/steps'
 import { readingText } from '../../shared/words/readings'
+import { knownBy } from '../../shared/words/shims'
 import TypeInAmounts from './TypeInAmounts.vue'
 import { useTypeIn, type Cell } from './useTypeIn'
 import { useVisit, type Point } from './bench/useVisit'
@@ -27,10 +31,12 @@ const { query, view, sheet, trouble, add } = useVisit(
 )
 useTitle(() => view.value && `Type in, ${view.value.context?.engine.name}`)
 const figures = useFigures(() => (sheet.value?.trayUnit ?? 'mm') as Unit)
+const knownHow = ref<Schemas['ShimKnownBy']>('micrometer')
 const { typed, complaints, key, enter } = useTypeIn({
   id: props.id,
   sheet: () => sheet.value!,
   trouble: () => trouble.value,
+  shimsKnownBy: () => knownHow.value,
   add,
 })
 const points = computed(() =>
@@ -43,6 +49,7 @@ const steps = computed(() =>
 )
 const open = computed(() => steps.value.filter((s) => !view.value!.ticked.includes(s.step)))
 const ready = computed(() => sheet.value!.conditionKnown && !open.value.some((s) => s.list === 'makeSafe'))
+const writing = computed(() => ready.value && (!!preferences.person || view.value!.state !== 'open'))
 const build = computed(() => view.value!.job === 'build')
 const hasShims = computed(() => gaps.value.some((p) => p.shim))
 const columns = computed<Cell[]>(() => [
@@ -103,7 +110,20 @@ function move(p: Point, stage: Cell, by: number) {
         </div>
         <BButton class="btn-plain" :to="{ name: 'visit', params: { id } }">The bench</BButton>
       </div>
-      <section v-if="!ready && view.state === 'open'" class="plate p-3 mb-3">
+      <div v-if="view.state === 'open'" class="asks">
+        <Field v-slot="{ bind }" label="Who measured">
+          <PersonField v-bind="bind" v-model="preferences.person" />
+        </Field>
+        <Field v-if="hasShims" v-slot="{ id: known }" label="Shims are known">
+          <select :id="known" v-model="knownHow" class="form-select">
+            <option v-for="(text, how) in knownBy" :key="how" :value="how">{{ text }}</option>
+          </select>
+        </Field>
+      </div>
+      <p v-if="!preferences.person && view.state === 'open'" class="px-2" role="status">
+        Choose who measured: every figure goes down under a name.
+      </p>
+      <section v-else-if="!ready && view.state === 'open'" class="plate p-3 mb-3">
         <p>The sheet says that these were done, and that the engine was {{ sheet.condition }}:</p>
         <p
           v-for="s in open.filter((x) => x.list === 'makeSafe' || x.list === 'covers' || x.list === 'stop')"
@@ -124,43 +144,49 @@ function move(p: Point, stage: Cell, by: number) {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="p in gaps" :key="p.label">
-            <th scope="row">{{ p.bookName ? `${p.bookName} · ` : '' }}{{ spoken(p) }}</th>
-            <td class="figure soft">
-              <template v-if="p.minMm != null"
-                >{{ figures.range(p.minMm, p.maxMm)
-                }}<span class="small d-block">{{ figures.otherRange(p.minMm, p.maxMm) }}</span></template
-              ><template v-else>—</template>
-            </td>
-            <td v-for="c in columns" :key="c">
-              <span v-if="c === 'shim' && !p.shim">—</span>
-              <span v-else-if="isKept(p, c)" class="figure">{{ shown(p, c) }}</span>
-              <input
-                v-else
-                :id="key(p, c)"
-                v-model="typed[key(p, c)]"
-                class="form-control cell figure"
-                inputmode="decimal"
-                autocomplete="off"
-                :aria-label="`${spoken(p)}, ${columnNames[c]!.toLowerCase()}`"
-                :disabled="!isOpen(p, c)"
-                @keydown.enter.prevent="enterAndMove(p, c, $event)"
-                @keydown.up.prevent="move(p, c, -1)"
-                @keydown.down.prevent="move(p, c, 1)"
-              />
-              <div v-if="complaints[key(p, c)]" class="complaint small" role="alert">{{ complaints[key(p, c)] }}</div>
-            </td>
-            <td><VerdictMark :state="p.left?.state ?? p.found?.state" /></td>
-          </tr>
+          <template v-for="p in gaps" :key="p.label">
+            <tr>
+              <th scope="row">{{ p.bookName ? `${p.bookName} · ` : '' }}{{ spoken(p) }}</th>
+              <td class="figure soft">
+                <template v-if="p.minMm != null"
+                  >{{ figures.range(p.minMm, p.maxMm)
+                  }}<span class="small d-block">{{ figures.otherRange(p.minMm, p.maxMm) }}</span></template
+                ><template v-else>—</template>
+              </td>
+              <td v-for="c in columns" :key="c">
+                <span v-if="c === 'shim' && !p.shim">—</span>
+                <span v-else-if="isKept(p, c)" class="figure">{{ shown(p, c) }}</span>
+                <input
+                  v-else
+                  :id="key(p, c)"
+                  v-model="typed[key(p, c)]"
+                  class="form-control cell figure"
+                  inputmode="decimal"
+                  autocomplete="off"
+                  :aria-label="`${spoken(p)}, ${columnNames[c]!.toLowerCase()}`"
+                  :disabled="!isOpen(p, c)"
+                  @keydown.enter.prevent="enterAndMove(p, c, $event)"
+                  @keydown.up.prevent="move(p, c, -1)"
+                  @keydown.down.prevent="move(p, c, 1)"
+                />
+              </td>
+              <td><VerdictMark :state="p.left?.state ?? p.found?.state" /></td>
+            </tr>
+            <tr v-for="c in columns.filter((one) => complaints[key(p, one)])" :key="`${key(p, c)}/said`">
+              <td :colspan="columns.length + 3" class="complaint small" role="alert">
+                {{ columnNames[c] }}: {{ complaints[key(p, c)] }}
+              </td>
+            </tr>
+          </template>
         </tbody>
       </table>
       <TypeInAmounts
-        v-if="ready && amounts.length"
+        v-if="writing && amounts.length"
         :points="amounts"
         :closed="view.state !== 'open'"
         @say="(...entries) => add(...entries)"
       />
-      <div v-if="ready && view.state === 'open'" class="d-flex gap-2 mt-3 flex-wrap">
+      <div v-if="writing && view.state === 'open'" class="d-flex gap-2 mt-3 flex-wrap">
         <BButton v-if="open.length" class="btn-plain after" @click="close">Closed up as the sheet says</BButton>
         <BButton class="btn-act" :class="{ after: !open.length }" :to="{ name: 'visit', params: { id } }"
           >To the bench, to sign</BButton
@@ -174,5 +200,11 @@ function move(p: Point, stage: Cell, by: number) {
 .grid .cell {
   width: 130px;
   min-height: 40px;
+}
+.asks {
+  display: flex;
+  padding-inline: 0.75rem;
+  flex-wrap: wrap;
+  gap: 0 1rem;
 }
 </style>

@@ -3,6 +3,8 @@ import { reactive } from 'vue'
 import { newId } from '../../api/newId'
 import type { Entry } from '../../offline/entries'
 import { useTyped } from '../../shared/forms/useTyped'
+import { readShim } from './readShim'
+import type { Schemas } from '../../api/client'
 import type { Point, Sheet, Stage, Trouble } from './bench/useVisit'
 
 /** The cells of a line, as a field sheet has them: a shim changes between found and left. */
@@ -12,6 +14,8 @@ export type Cell = Stage | 'shim'
 interface TypedVisit {
   id: string
   sheet: () => Sheet
+  /** How the thicknesses on the sheet are known. */
+  shimsKnownBy: () => Schemas['ShimKnownBy']
   trouble: () => Trouble | null
   add: (...entries: Entry[]) => Promise<void>
 }
@@ -78,13 +82,23 @@ export function useTypeIn(visit: TypedVisit) {
   /** One thickness was there; of two the second went in for the first. */
   async function shim(p: Point, text: string): Promise<boolean> {
     const cell = key(p, 'shim')
-    const [old, fitted, more] = text.split(/[\s>→]+/).filter(Boolean)
-    if (!old || more) {
+    const written = text.split(/[\s>→]+/).filter(Boolean)
+    if (written.length > 2) {
       complaints[cell] = 'Give the thickness of the shim, or the old and the new one: 2.81 2.70.'
       return false
     }
-    const unit = visit.sheet().trayUnit === 'thou' && Number(old.replace(',', '.')) > 25 ? 'thou' : 'mm'
-    const read = { kind: 'shimRead', point: p.label, unit, how: 'micrometer' } as const
+    const unit = visit.sheet().trayUnit === 'thou' && Number(written[0]!.replace(',', '.')) > 25 ? 'thou' : 'mm'
+    const thicknesses: string[] = []
+    for (const one of written) {
+      const answer = await readShim(one, unit, p.shim!.sizesMm)
+      if ('complaint' in answer) {
+        complaints[cell] = answer.complaint
+        return false
+      }
+      thicknesses.push(answer.thickness)
+    }
+    const [old, fitted] = thicknesses as [string, string?]
+    const read = { kind: 'shimRead', point: p.label, unit, how: visit.shimsKnownBy() } as const
     const entries: Entry[] = [{ ...read, stage: 'asFound', thickness: old }]
     if (fitted)
       entries.push(

@@ -6,7 +6,8 @@ import type { Schemas } from '../../../api/client'
 import Field from '../../../shared/fields/Field.vue'
 import type { Entry } from '../../../offline/entries'
 import { useTyped } from '../../../shared/forms/useTyped'
-import { amountOf, amountUnit, contactsOf, startsOf } from '../../../shared/words/amounts'
+import { amountOf, amountUnit, contactsOf, startsOf, type AmountUnit } from '../../../shared/words/amounts'
+import { byTheBook } from '../byTheBook'
 import type { Point, Sheet } from './useVisit'
 
 /** A point set by an amount or a sign: how it stood, how contact was found, then the amount. No gap is measured here. */
@@ -23,7 +24,7 @@ const { typed, forget } = useTyped(`amount:${props.visitId}:${props.point.label}
   contact: '',
   other: false,
   amount: '',
-  unit: bookUnit.value as string,
+  unit: bookUnit.value as AmountUnit,
   why: '',
   notReached: false,
 })
@@ -46,15 +47,7 @@ function start(state: Schemas['StartState']) {
 function set() {
   if (!ready.value) return
   forget()
-  emit('say', {
-    kind: 'outcome',
-    point: props.point.label,
-    outcome: 'byTheBook',
-    amount: said.value,
-    unit: saidUnit.value,
-    ...(typed.contact ? { contact: typed.contact } : {}),
-    pass: 1,
-  })
+  emit('say', byTheBook(props.point.label, said.value, saidUnit.value, typed.contact))
 }
 function missed() {
   if (!typed.why.trim()) return

@@ -14,6 +14,7 @@ defineProps<{
   steps: { step: Step; text: string; done: boolean }[]
   step: Step
   closed: boolean
+  nobody: boolean
 }>()
 defineEmits<{ go: [step: Step]; ways: [] }>()
 </script>
@@ -32,7 +33,7 @@ defineEmits<{ go: [step: Step]; ways: [] }>()
     <div v-if="!closed" class="who small soft">
       <PersonField v-model="person" label="Who measures" />
     </div>
-    <button v-if="!closed" type="button" class="btn btn-plain ways" @click="$emit('ways')">
+    <button v-if="!closed" type="button" class="btn btn-plain ways" :disabled="nobody" @click="$emit('ways')">
       {{ methodNames[sheet.method] }}
     </button>
     <RouterLink

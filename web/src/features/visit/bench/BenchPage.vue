@@ -99,12 +99,12 @@ const lines = (which: string) =>
   list(which).map((s) => (sheet.value?.turnedBy === 'starter' && s.byStarter ? { ...s, text: s.byStarter } : s))
 useFocusNext(middle, () => `${String(step.value)} ${findsStop.value} ${current.value?.label}`)
 
-/** Without a person on the bench nothing is written down under somebody's name. */
+/** Without a person on the bench nothing can be typed or tapped: it would go down under nobody's name, or be lost. */
+const nobody = computed(() => !preferences.person && !closed.value)
+watch(nobody, (none) => none && document.querySelector<HTMLElement>('.who select, .who input')?.focus(), {
+  flush: 'post',
+})
 function say(...entries: Entry[]) {
-  if (!preferences.person) {
-    document.querySelector<HTMLElement>('.who select, .who input')?.focus()
-    return
-  }
   void add(...entries)
   if (entries.some((e) => e.kind === 'kept')) keptSignal(preferences.sound, preferences.buzz)
 }
@@ -134,18 +134,13 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         :steps="steps"
         :step="step"
         :closed="closed"
+        :nobody="nobody"
         @go="go"
         @ways="waysOpen = true"
       />
-      <OwnBlades v-if="!closed" :sheet="sheet" :person="preferences.person" @say="say" />
-      <VisitTrouble
-        :visit-id="id"
-        :nobody="!preferences.person && !closed"
-        :held="held"
-        :trouble="trouble"
-        @understood="understood"
-      />
-      <main class="bench">
+      <OwnBlades v-if="!closed && !nobody" :sheet="sheet" :person="preferences.person" @say="say" />
+      <VisitTrouble :visit-id="id" :nobody="nobody" :held="held" :trouble="trouble" @understood="understood" />
+      <main class="bench" :inert="nobody">
         <BenchSide
           class="side"
           :bench="view.bench"
@@ -269,6 +264,9 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
 }
 .middle {
   padding: 1.5rem;
+}
+.bench[inert] {
+  opacity: 0.45;
 }
 .right {
   max-height: calc(100vh - 84px);

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { ref } from 'vue'
-import { Refusal, type Schemas } from '../../../api/client'
-import { call } from '../../../core/call'
+import type { Schemas } from '../../../api/client'
 import ClearanceField from '../../../shared/fields/ClearanceField.vue'
 import Field from '../../../shared/fields/Field.vue'
 import type { Unit } from '../../../shared/figures/lengths'
-import { knownBy, size, thickness } from '../../../shared/words/shims'
+import { knownBy, thickness } from '../../../shared/words/shims'
+import { readShim } from '../readShim'
 
 /** A shim's thickness as it is written or called, in mm or thou: last digits and a lost point are asked for whole. */
 const props = defineProps<{ sizes: number[]; label: string; submit: string }>()
@@ -21,22 +21,14 @@ async function ask() {
   complaint.value = ''
   offers.value = []
   if (!typed.value.trim()) return
-  try {
-    const written = typed.value.trim().replace(',', '.')
-    const read = await call('shim-mark', { written, sizesMm: props.sizes, unit: unit.value })
-    if (read.mm != null) {
-      const asWritten = unit.value === 'thou' || /^\d+\.\d+$/.test(written)
-      emit('read', asWritten ? written : size(read.mm), how.value, unit.value)
-      typed.value = ''
-    } else if (read.offersMm.length) {
-      offers.value = read.offersMm
-      complaint.value = `Say it whole: is ${written} one of these?`
-    } else {
-      complaint.value = `${written} is no thickness of this series (${thickness(props.sizes[0] ?? 0, unit.value)} to ${thickness(props.sizes.at(-1) ?? 0, unit.value)} ${unit.value}).`
-    }
-  } catch (caught) {
-    complaint.value = caught instanceof Refusal ? caught.message : 'It could not be read; try again.'
+  const read = await readShim(typed.value, unit.value, props.sizes)
+  if ('complaint' in read) {
+    complaint.value = read.complaint
+    offers.value = read.offers
+    return
   }
+  emit('read', read.thickness, how.value, unit.value)
+  typed.value = ''
 }
 function take(mm: number) {
   offers.value = []

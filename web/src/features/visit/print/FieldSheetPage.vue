@@ -19,6 +19,7 @@ const unit = computed<Unit>(() =>
   blank.data.value?.sheet?.points.find((p) => p.specUnit)?.specUnit === 'thou' ? 'thou' : 'mm',
 )
 const figures = useFigures(() => unit.value)
+const hasShims = computed(() => blank.data.value?.sheet?.points.some((p) => p.shim))
 const print = () => window.print()
 const list = (which: string) => blank.data.value?.context?.steps.filter((s) => s.list === which && !s.onlyJob) ?? []
 const point = (label: string) => blank.data.value!.sheet!.points.find((p) => p.label === label)!
@@ -54,6 +55,7 @@ const atPoints = computed(() => {
       <p class="fill">
         Date ________________ Meter ____________ h Who ____________________ Blades ______________ Temperature ______ °C
       </p>
+      <p v-if="hasShims" class="small mb-1">Shims known ☐ by micrometer ☐ as printed ☐ lapped, by micrometer</p>
       <p class="small mb-1">{{ data.context.foremost }}</p>
       <div class="lists">
         <div>
@@ -74,14 +76,16 @@ const atPoints = computed(() => {
             <th>Valve</th>
             <th>Asked</th>
             <th class="write">Found</th>
+            <th v-if="hasShims" class="write">Shim, old → new</th>
             <th class="write">Left</th>
-            <th v-if="data.sheet.points.some((p) => p.shim)" class="write">Shim</th>
             <th class="note">Note</th>
           </tr>
         </thead>
         <tbody v-for="stop in data.sheet.stops" :key="stop.index">
           <tr v-if="stop.crankDeg != null">
-            <td :colspan="6" class="stop">☐ {{ stop.index + 1 }}. {{ watchText(data.sheet.method, stop) }}</td>
+            <td :colspan="hasShims ? 6 : 5" class="stop">
+              ☐ {{ stop.index + 1 }}. {{ watchText(data.sheet.method, stop) }}
+            </td>
           </tr>
           <tr v-for="label in stop.points" :key="label">
             <td>{{ point(label).bookName ? `${point(label).bookName} · ` : '' }}{{ spoken(point(label)) }}</td>
@@ -92,8 +96,8 @@ const atPoints = computed(() => {
               ><template v-else>{{ point(label).specWritten ?? '—' }}</template>
             </td>
             <td></td>
+            <td v-if="hasShims"></td>
             <td></td>
-            <td v-if="data.sheet.points.some((p) => p.shim)"></td>
             <td></td>
           </tr>
         </tbody>

@@ -1,0 +1,10 @@
+using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Lengths;
+
+namespace ZeroDrift.Core.Visits;
+
+/// <summary>The window that a figure lies outside of: an as-left at all, any other ten times or a tenth.</summary>
+/// <param name="Window">What is asked, mm.</param>
+/// <param name="IsLeft">The point would be left so.</param>
+/// <param name="Unit">What the blades speak.</param>
+public sealed record OutsideWindow(Window Window, bool IsLeft, LengthUnit Unit);
