@@ -306,6 +306,15 @@ public sealed class ValvetrainsByHandTests : IDisposable
         screen.Driver.FindElement(By.CssSelector("[aria-label='Claimed by']")).SendKeys("head shop");
         screen.Press("Claimed");
         screen.See("Claimed: 0.30 mm by head shop.");
+        // The rest of what the shop claims comes off its paper, with the keyboard.
+        screen.Driver.FindElement(By.CssSelector("button.ways")).Click();
+        screen.Press("Type a field sheet in");
+        Assert.Equal("head shop", screen.Field("Claimed by").GetDomProperty("value"));
+        screen.Wait(15, "the cell", () => screen.Driver.FindElements(By.CssSelector("[aria-label='1 exhaust, claimed']")).Count == 1);
+        screen.Driver.FindElement(By.CssSelector("[aria-label='1 exhaust, claimed']")).SendKeys(".35" + Keys.Enter);
+        screen.Wait(15, "the claim to stand", () => screen.Driver.FindElements(By.CssSelector("[aria-label='1 exhaust, claimed']")).Count == 0);
+        screen.Press("The bench");
+        Heads("1 intake");
         screen.Blade("0.20");
         screen.See("Found tight: 0.20 of 0.275 mm.");
         screen.Press("Leave as found…");
@@ -315,6 +324,7 @@ public sealed class ValvetrainsByHandTests : IDisposable
         engine.Sign("receiving check");
         var visit = await engine.SignedAsync();
         Assert.Equal(0.30, OpenedEngine.Point(visit, "1I").GetProperty("claimed").GetProperty("estimateMm").GetDouble(), 9);
+        Assert.Equal("head shop", OpenedEngine.Point(visit, "1E").GetProperty("claimedBy").GetString());
 
         screen.Press("The record");
         screen.See("claimed 0.30 by head shop");

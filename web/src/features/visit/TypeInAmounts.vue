@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { reactive } from 'vue'
 import type { Entry } from '../../offline/entries'
+import { useTyped } from '../../shared/forms/useTyped'
 import { amountOf, amountUnit, contactsOf, startsOf, startWords } from '../../shared/words/amounts'
 import { spoken } from '../../shared/words/points'
 import { byTheBook } from './byTheBook'
-import type { Point } from './bench/useVisit'
+import type { Point, Trouble } from './bench/useVisit'
 
 /** The points of a field sheet that are set by an amount: how each stood, how contact was found, the amount; Enter writes a line down. */
-const props = defineProps<{ points: Point[]; closed: boolean }>()
+const props = defineProps<{ visitId: string; points: Point[]; trouble: Trouble | null; closed: boolean }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 interface Line {
   start: Point['start'] | ''
@@ -17,13 +17,18 @@ interface Line {
 }
 const unitOf = (p: Point) => amountUnit(p.amount)
 const isZero = (p: Point) => p.amount?.turns === 0
-const lines = reactive<Record<string, Line>>({})
+/** Lines half filled in survive a reload. */
+const { typed: lines } = useTyped<Record<string, Line>>(`sheet-amounts:${props.visitId}`, {})
 for (const p of props.points)
-  lines[p.label] = {
+  lines[p.label] ??= {
     start: p.start ?? '',
     contact: contactsOf(p.adjusterKind, unitOf(p))[0] ?? '',
     amount: String(amountOf(p.amount) ?? ''),
   }
+const refused = (p: Point) => {
+  const entry = props.trouble?.entry
+  return entry && 'point' in entry && entry.point === p.label ? props.trouble!.refusal.message : ''
+}
 const isReady = (p: Point) => !!lines[p.label]!.start && !!lines[p.label]!.amount.trim()
 function write(p: Point) {
   const line = lines[p.label]!
@@ -62,6 +67,7 @@ function write(p: Point) {
         />
         <span class="soft">{{ unitOf(p) }}</span>
         <BButton type="submit" class="btn-plain" :disabled="closed || !isReady(p)">So it was set</BButton>
+        <p v-if="refused(p)" class="complaint small mb-0" role="alert">{{ refused(p) }}</p>
       </template>
     </form>
   </section>
@@ -74,6 +80,9 @@ function write(p: Point) {
   gap: 0.5rem;
   align-items: center;
   margin-bottom: 0.4rem;
+}
+.line > .complaint {
+  grid-column: 1 / -1;
 }
 @media (max-width: 760px) {
   .line {

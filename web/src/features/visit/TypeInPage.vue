@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, nextTick, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import VerdictMark from '../../instruments/VerdictMark.vue'
@@ -10,6 +11,7 @@ import { useTitle } from '../../shared/address/useTitle'
 import type { Unit } from '../../shared/figures/lengths'
 import { useFigures } from '../../shared/figures/useFigures'
 import Loaded from '../../shared/loaded/Loaded.vue'
+import { useTyped } from '../../shared/forms/useTyped'
 import { usePreferences } from '../../shared/preferences'
 import { spoken } from '../../shared/words/points'
 import { isAskedIn } from '../../shared/words/steps'
@@ -32,10 +34,12 @@ const { query, view, sheet, trouble, add } = useVisit(
 useTitle(() => view.value && `Type in, ${view.value.context?.engine.name}`)
 const figures = useFigures(() => (sheet.value?.trayUnit ?? 'mm') as Unit)
 const knownHow = ref<Schemas['ShimKnownBy']>('micrometer')
+const { typed: who } = useTyped(`claimed:${props.id}`, { by: '' })
 const { typed, complaints, key, enter } = useTypeIn({
   id: props.id,
   sheet: () => sheet.value!,
   trouble: () => trouble.value,
+  claimedBy: () => who.by,
   shimsKnownBy: () => knownHow.value,
   add,
 })
@@ -52,12 +56,19 @@ const ready = computed(() => sheet.value!.conditionKnown && !open.value.some((s)
 const writing = computed(() => ready.value && (!!preferences.person || view.value!.state !== 'open'))
 const build = computed(() => view.value!.job === 'build')
 const hasShims = computed(() => gaps.value.some((p) => p.shim))
+const checks = computed(() => view.value!.job === 'receivingCheck')
 const columns = computed<Cell[]>(() => [
+  ...(checks.value ? (['claimed'] as const) : []),
   ...(build.value ? [] : (['asFound'] as const)),
   ...(hasShims.value ? (['shim'] as const) : []),
   'asLeft',
 ])
-const columnNames: Record<string, string> = { asFound: 'Found', shim: 'Shim, or old and new', asLeft: 'Left' }
+const columnNames: Record<string, string> = {
+  claimed: 'Claimed',
+  asFound: 'Found',
+  shim: 'Shim, or old and new',
+  asLeft: 'Left',
+}
 
 function begin() {
   const entries: Entry[] = open.value
@@ -75,11 +86,14 @@ const shimShown = (p: Point) =>
     ? `${p.shim.found.thickness} → ${p.shim.now.thickness}`
     : (p.shim?.now?.thickness ?? '')
 const shown = (p: Point, cell: Cell) =>
-  cell === 'shim' ? shimShown(p) : readingText(cell === 'asFound' ? p.found : p.left, figures.figure, true)
+  cell === 'shim' ? shimShown(p) : readingText(readingIn(p, cell), figures.figure, true)
+function readingIn(p: Point, cell: Cell) {
+  return cell === 'claimed' ? p.claimed : cell === 'asFound' ? p.found : p.left
+}
 /** Whatever stands there already is corrected at the bench; here only what is empty is typed. */
-const isKept = (p: Point, cell: Cell) => !!(cell === 'shim' ? p.shim?.now : cell === 'asFound' ? p.found : p.left)
+const isKept = (p: Point, cell: Cell) => !!(cell === 'shim' ? p.shim?.now : readingIn(p, cell))
 const isOpen = (p: Point, cell: Cell) =>
-  view.value!.state === 'open' && (cell === 'shim' ? !!p.shim : cell === 'asFound' || build.value || !!p.found)
+  view.value!.state === 'open' && (cell === 'shim' ? !!p.shim : cell !== 'asLeft' || build.value || !!p.found)
 
 async function enterAndMove(p: Point, cell: Cell, event: KeyboardEvent) {
   if (!(await enter(p, cell, event.shiftKey))) return
@@ -113,6 +127,9 @@ function move(p: Point, stage: Cell, by: number) {
       <div v-if="view.state === 'open'" class="asks">
         <Field v-slot="{ bind }" label="Who measured">
           <PersonField v-bind="bind" v-model="preferences.person" />
+        </Field>
+        <Field v-if="checks" v-slot="{ bind }" label="Claimed by">
+          <BFormInput v-bind="bind" v-model="who.by" />
         </Field>
         <Field v-if="hasShims" v-slot="{ id: known }" label="Shims are known">
           <select :id="known" v-model="knownHow" class="form-select">
@@ -182,7 +199,9 @@ function move(p: Point, stage: Cell, by: number) {
       </table>
       <TypeInAmounts
         v-if="writing && amounts.length"
+        :visit-id="id"
         :points="amounts"
+        :trouble="trouble"
         :closed="view.state !== 'open'"
         @say="(...entries) => add(...entries)"
       />

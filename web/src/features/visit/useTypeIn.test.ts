@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, reactive, type EffectScope } from 'vue'
 import type { Entry } from '../../offline/entries'
 import type { Point, Sheet, Trouble } from './bench/useVisit'
-import { useTypeIn } from './useTypeIn'
+import { useTypeIn, type Cell } from './useTypeIn'
 
 const call = vi.hoisted(() => vi.fn())
 vi.mock('../../core/call', () => ({ call }))
@@ -27,6 +27,7 @@ function typing(judge: (point: Point, entries: Entry[]) => Trouble | null, point
     useTypeIn({
       id: 'v1',
       sheet: () => ({ trayUnit: 'mm', points: [state.point] }) as unknown as Sheet,
+      claimedBy: () => 'head shop',
       shimsKnownBy: () => 'printed',
       trouble: () => state.trouble,
       add: async (...entries) => {
@@ -36,7 +37,7 @@ function typing(judge: (point: Point, entries: Entry[]) => Trouble | null, point
       },
     }),
   )!
-  const type = (cell: 'asFound' | 'asLeft' | 'shim', text: string, sure = false) => {
+  const type = (cell: Cell, text: string, sure = false) => {
     work.typed[`1E/${cell}`] = text
     return work.enter(state.point, cell, sure)
   }
@@ -106,6 +107,19 @@ describe('a field sheet typed in', () => {
       { kind: 'shimRead', point: '1E', stage: 'asFound', thickness: '2.81', unit: 'mm', how: 'printed' },
       { kind: 'outcome', point: '1E', outcome: 'shimFitted', old: '2.81', new: '2.70', unit: 'mm' },
       { kind: 'shimRead', point: '1E', stage: 'asLeft', thickness: '2.70', unit: 'mm', how: 'printed' },
+    ])
+  })
+
+  it('takes what the seller claims as it is, under his name', async () => {
+    const sheet = typing((point, entries) => {
+      const kept = entries.find((e) => e.kind === 'kept')
+      if (kept?.kind === 'kept') point.claimed = { id: kept.reading } as Point['claimed']
+      return null
+    })
+    expect(await sheet.type('claimed', '.30')).toBe(true)
+    expect(sheet.said).toMatchObject([
+      { kind: 'figureRead', stage: 'claimed', figure: '0.30', claimedBy: 'head shop' },
+      { kind: 'kept', sure: true },
     ])
   })
 

@@ -1,10 +1,11 @@
 import { until } from '@vueuse/core'
 import { reactive } from 'vue'
+import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import type { Entry } from '../../offline/entries'
 import { useTyped } from '../../shared/forms/useTyped'
+import { claimed } from './claimed'
 import { readShim } from './readShim'
-import type { Schemas } from '../../api/client'
 import type { Point, Sheet, Stage, Trouble } from './bench/useVisit'
 
 /** The cells of a line, as a field sheet has them: a shim changes between found and left. */
@@ -14,13 +15,15 @@ export type Cell = Stage | 'shim'
 interface TypedVisit {
   id: string
   sheet: () => Sheet
-  /** How the thicknesses on the sheet are known. */
+  /** Who claims what is checked, and how the thicknesses on the sheet are known. */
+  claimedBy: () => string
   shimsKnownBy: () => Schemas['ShimKnownBy']
   trouble: () => Trouble | null
   add: (...entries: Entry[]) => Promise<void>
 }
 
 const patience = 5_000
+const asWritten = (text: string) => (text.startsWith('.') ? `0${text}` : text)
 
 /**
  * What is typed into a sheet's cells, and what becomes of it: a cell is emptied only once its figure stands. What a rule refuses stays where it was
@@ -54,13 +57,12 @@ export function useTypeIn(visit: TypedVisit) {
     if (before && !again) entries.push({ kind: 'dropped', reading: before.reading })
     if (!again) {
       if (stage === 'asLeft' && p.found && !p.shim) entries.push({ kind: 'outcome', point: p.label, outcome: 'set' })
-      const written = text.startsWith('.') ? `0${text}` : text
       entries.push({
         kind: 'figureRead',
         reading,
         point: p.label,
         stage,
-        figure: written,
+        figure: asWritten(text),
         unit: visit.sheet().trayUnit,
         with: 'figure',
       })
@@ -77,6 +79,17 @@ export function useTypeIn(visit: TypedVisit) {
     complaints[cell] = `${no.refusal.message}${mayStand ? ' Enter again keeps it.' : ''}`
     if (mayStand) doubted.set(cell, { text, reading })
     return false
+  }
+
+  async function claim(p: Point, text: string): Promise<boolean> {
+    const { reading, entries } = claimed(p.label, asWritten(text), visit.sheet().trayUnit, visit.claimedBy())
+    await visit.add(...entries)
+    const no = await judged(
+      () => now(p.label).claimed?.id === reading,
+      (entry) => 'reading' in entry && entry.reading === reading,
+    )
+    if (no) complaints[key(p, 'claimed')] = no.refusal.message
+    return !no
   }
 
   /** One thickness was there; of two the second went in for the first. */
@@ -123,7 +136,8 @@ export function useTypeIn(visit: TypedVisit) {
     const text = typed[place]?.trim() ?? ''
     complaints[place] = ''
     if (!text) return true
-    if (!(await (cell === 'shim' ? shim(p, text) : figure(p, cell, text, sure)))) return false
+    const stands = cell === 'shim' ? shim(p, text) : cell === 'claimed' ? claim(p, text) : figure(p, cell, text, sure)
+    if (!(await stands)) return false
     typed[place] = ''
     return true
   }

@@ -14,7 +14,6 @@ defineProps<{
   steps: { step: Step; text: string; done: boolean }[]
   step: Step
   closed: boolean
-  nobody: boolean
 }>()
 defineEmits<{ go: [step: Step]; ways: [] }>()
 </script>
@@ -33,7 +32,7 @@ defineEmits<{ go: [step: Step]; ways: [] }>()
     <div v-if="!closed" class="who small soft">
       <PersonField v-model="person" label="Who measures" />
     </div>
-    <button v-if="!closed" type="button" class="btn btn-plain ways" :disabled="nobody" @click="$emit('ways')">
+    <button v-if="!closed" type="button" class="btn btn-plain ways" @click="$emit('ways')">
       {{ methodNames[sheet.method] }}
     </button>
     <RouterLink

@@ -32,6 +32,7 @@ import VisitTrouble from './VisitTrouble.vue'
 import WaysDialog from './WaysDialog.vue'
 import { useFocusNext } from './useFocusNext'
 import { useSteps } from './useSteps'
+import { useUntold } from './useUntold'
 import { useVisit } from './useVisit'
 
 const props = defineProps<{ id: string }>()
@@ -99,12 +100,18 @@ const lines = (which: string) =>
   list(which).map((s) => (sheet.value?.turnedBy === 'starter' && s.byStarter ? { ...s, text: s.byStarter } : s))
 useFocusNext(middle, () => `${String(step.value)} ${findsStop.value} ${current.value?.label}`)
 
-/** Without a person on the bench nothing can be typed or tapped: it would go down under nobody's name, or be lost. */
 const nobody = computed(() => !preferences.person && !closed.value)
-watch(nobody, (none) => none && document.querySelector<HTMLElement>('.who select, .who input')?.focus(), {
-  flush: 'post',
-})
+const { hold, untold } = useUntold(
+  props.id,
+  () => !!view.value && !nobody.value,
+  (...entries) => say(...entries),
+)
 function say(...entries: Entry[]) {
+  if (nobody.value) {
+    hold(...entries)
+    document.querySelector<HTMLElement>('.who select, .who input')?.focus()
+    return
+  }
   void add(...entries)
   if (entries.some((e) => e.kind === 'kept')) keptSignal(preferences.sound, preferences.buzz)
 }
@@ -134,13 +141,19 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         :steps="steps"
         :step="step"
         :closed="closed"
-        :nobody="nobody"
         @go="go"
         @ways="waysOpen = true"
       />
-      <OwnBlades v-if="!closed && !nobody" :sheet="sheet" :person="preferences.person" @say="say" />
-      <VisitTrouble :visit-id="id" :nobody="nobody" :held="held" :trouble="trouble" @understood="understood" />
-      <main class="bench" :inert="nobody">
+      <OwnBlades v-if="!closed" :sheet="sheet" :person="preferences.person" @say="say" />
+      <VisitTrouble
+        :visit-id="id"
+        :nobody="nobody"
+        :untold="untold"
+        :held="held"
+        :trouble="trouble"
+        @understood="understood"
+      />
+      <main class="bench">
         <BenchSide
           class="side"
           :bench="view.bench"
@@ -264,9 +277,6 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
 }
 .middle {
   padding: 1.5rem;
-}
-.bench[inert] {
-  opacity: 0.45;
 }
 .right {
   max-height: calc(100vh - 84px);

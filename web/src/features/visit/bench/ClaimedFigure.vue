@@ -2,36 +2,26 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { ref } from 'vue'
-import { newId } from '../../../api/newId'
 import type { Entry } from '../../../offline/entries'
 import ClearanceField from '../../../shared/fields/ClearanceField.vue'
 import type { Figures } from '../../../shared/figures/useFigures'
+import { useTyped } from '../../../shared/forms/useTyped'
 import { readingText } from '../../../shared/words/readings'
+import { claimed } from '../claimed'
 import type { Point, Sheet } from './useVisit'
 
 /** A receiving check: what somebody else says it was left at, beside what is found. */
-const props = defineProps<{ sheet: Sheet; point: Point; figures: Figures; closed: boolean }>()
+const props = defineProps<{ visitId: string; sheet: Sheet; point: Point; figures: Figures; closed: boolean }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
-const figure = ref('')
+const { typed, forget } = useTyped(`claimed:${props.visitId}:${props.point.label}`, { figure: '' })
+/** One shop, as a rule, claims all of it: named once. */
+const { typed: who } = useTyped(`claimed:${props.visitId}`, { by: '' })
 const unit = ref(props.sheet.trayUnit)
-const by = ref('')
 function claim() {
-  if (!figure.value.trim()) return
-  const reading = newId()
-  emit(
-    'say',
-    {
-      kind: 'figureRead',
-      reading,
-      point: props.point.label,
-      stage: 'claimed',
-      figure: figure.value.trim(),
-      unit: unit.value,
-      with: 'figure',
-      ...(by.value.trim() ? { claimedBy: by.value.trim() } : {}),
-    },
-    { kind: 'kept', reading, sure: true },
-  )
+  const figure = typed.figure.trim()
+  if (!figure) return
+  forget()
+  emit('say', ...claimed(props.point.label, figure, unit.value, who.by).entries)
 }
 </script>
 
@@ -45,9 +35,9 @@ function claim() {
   </p>
   <form v-else-if="!closed" class="claim" @submit.prevent="claim">
     <label for="claimed" class="small soft">what was claimed</label>
-    <ClearanceField id="claimed" v-model="figure" v-model:unit="unit" class="figure-field" />
-    <BFormInput v-model="by" aria-label="Claimed by" placeholder="by whom" class="by" />
-    <BButton type="submit" class="btn-plain" :disabled="!figure.trim()">Claimed</BButton>
+    <ClearanceField id="claimed" v-model="typed.figure" v-model:unit="unit" class="figure-field" />
+    <BFormInput v-model="who.by" aria-label="Claimed by" placeholder="by whom" class="by" />
+    <BButton type="submit" class="btn-plain" :disabled="!typed.figure.trim()">Claimed</BButton>
   </form>
 </template>
 

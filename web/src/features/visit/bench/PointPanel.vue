@@ -152,6 +152,7 @@ function takeBack(entry: string) {
     <ClaimedFigure
       v-if="view.job === 'receivingCheck' && !point.byAmount"
       :key="`claimed ${point.label}`"
+      :visit-id="view.visitId"
       :sheet="sheet"
       :point="point"
       :figures="figures"
@@ -270,6 +271,7 @@ function takeBack(entry: string) {
     />
     <MeasurePoint
       v-else-if="!changesShim"
+      :visit-id="view.visitId"
       :sheet="sheet"
       :point="point"
       :setting="setting"

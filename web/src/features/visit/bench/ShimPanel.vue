@@ -6,6 +6,7 @@ import type { Schemas } from '../../../api/client'
 import { newId } from '../../../api/newId'
 import type { Entry } from '../../../offline/entries'
 import { bladeMm, type Unit } from '../../../shared/figures/lengths'
+import { useTyped } from '../../../shared/forms/useTyped'
 import { useFigures } from '../../../shared/figures/useFigures'
 import { knownBy, size, thickness } from '../../../shared/words/shims'
 import ShimRead from './ShimRead.vue'
@@ -21,7 +22,7 @@ const thing = computed(() => (shim.value.access === 'puck' ? 'puck' : 'shim'))
 const reading = ref(false)
 const otherSize = ref(false)
 const leaving = ref<'' | 'leftSo' | 'awaiting'>('')
-const why = ref('')
+const { typed, forget } = useTyped(`why:${props.view.visitId}:${props.point.label}`, { why: '' })
 /** Closed up: any thinner one gives a gap to work from. */
 const thinner = computed(() => props.point.advice?.action === 'fitThinnerFirst')
 const range = computed(() => props.point.advice?.shim ?? null)
@@ -98,8 +99,10 @@ function read(seen: string, how: Schemas['ShimKnownBy'], unit: Unit) {
   })
 }
 function say() {
-  if (!leaving.value || !why.value.trim()) return
-  emit('say', { kind: 'outcome', point: props.point.label, outcome: leaving.value, why: why.value.trim() })
+  const why = typed.why.trim()
+  if (!leaving.value || !why) return
+  forget()
+  emit('say', { kind: 'outcome', point: props.point.label, outcome: leaving.value, why })
 }
 </script>
 
@@ -193,8 +196,8 @@ function say() {
         <BButton class="btn-plain" @click="leaving = 'leftSo'">Leave as found…</BButton>
       </div>
       <form v-if="leaving" class="d-flex gap-2 mt-2" @submit.prevent="say">
-        <BFormInput v-model="why" :aria-label="leaving === 'awaiting' ? 'What it waits for' : 'Why it is left'" />
-        <BButton type="submit" class="btn-plain" :disabled="!why.trim()">{{
+        <BFormInput v-model="typed.why" :aria-label="leaving === 'awaiting' ? 'What it waits for' : 'Why it is left'" />
+        <BButton type="submit" class="btn-plain" :disabled="!typed.why.trim()">{{
           leaving === 'awaiting' ? 'Waits' : 'Left as found'
         }}</BButton>
       </form>

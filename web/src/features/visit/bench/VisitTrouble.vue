@@ -6,7 +6,13 @@ import type { Problem } from '../../../offline/store'
 import type { Trouble } from './useVisit'
 
 /** Over the bench: nobody is chosen, the visit cannot be sent as it is, or a rule refused what has no field of its own. */
-const props = defineProps<{ visitId: string; nobody: boolean; held: Problem | null; trouble: Trouble | null }>()
+const props = defineProps<{
+  visitId: string
+  nobody: boolean
+  untold: number
+  held: Problem | null
+  trouble: Trouble | null
+}>()
 defineEmits<{ understood: [] }>()
 /** Somebody else had opened the engine: what was measured here can go into that visit. */
 const other = computed(() => (props.held?.code === 'engineOpen' ? (props.held.visitId as string) : null))
@@ -18,7 +24,9 @@ const banner = computed(() =>
 </script>
 
 <template>
-  <div v-if="nobody" class="conflict" role="alert">Choose who measures: every figure carries a name.</div>
+  <div v-if="nobody" class="conflict" role="alert">
+    Choose who measures: every figure carries a name.<template v-if="untold"> What was said waits for it.</template>
+  </div>
   <div v-if="held" class="conflict" role="alert">
     <span>{{ held.detail }}</span>
     <BButton v-if="other" class="btn-act" @click="joinVisit(visitId, other)"

@@ -115,6 +115,10 @@ function choose(choice: Choice, value: string) {
         </button>
       </div>
     </fieldset>
+    <p v-if="view.state === 'open'">
+      <RouterLink :to="{ name: 'type-in', params: { id: view.visitId } }">Type a field sheet in</RouterLink>, measured
+      on paper, with the keyboard alone.
+    </p>
     <fieldset>
       <legend>On this device</legend>
       <label><input v-model="preferences.keepsItself" type="checkbox" /> A clear verdict keeps itself after 2 s</label>

@@ -13,6 +13,7 @@ beforeEach(() => {
   vi.useFakeTimers()
 })
 afterEach(() => {
+  localStorage.clear()
   scope.stop()
   vi.useRealTimers()
 })
@@ -29,6 +30,7 @@ function bench(
   } = {},
 ) {
   const state = reactive({
+    visitId: 'v1',
     sheet: { trayUnit: 'mm', manner: 'bladeOut', measuring: 'blades', ...more.sheet } as Sheet,
     point: {
       label: '1E',
@@ -126,17 +128,21 @@ describe('a reading being made', () => {
     expect(left.said[0]![1]).toMatchObject({ outcome: 'set', point: '1E' })
   })
 
-  it('left out of its window is kept only with a reason, and the record has it', () => {
+  it('left out of its window is kept only with a reason, and the record has it', async () => {
     const { m, said } = bench({ setting: true, draft: drags, server: { state: 'loose', action: 'set' } })
     expect(m.ready.value).toBe(false)
     m.keep()
     expect(said).toEqual([])
 
     m.why.value = ' no more thread '
+    await nextTick()
+    // A reload finds the reason as it was typed.
+    expect(bench({ setting: true }).m.why.value).toBe(' no more thread ')
     expect(m.ready.value).toBe(true)
     m.keep()
     expect(said[0]![1]).toEqual({ kind: 'outcome', point: '1E', outcome: 'leftSo', why: 'no more thread' })
     expect(said[0]![0]).toMatchObject({ sure: true })
+    expect(m.why.value).toBe('')
   })
 
   it('takes back the last try, or the figure', () => {

@@ -1,9 +1,11 @@
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { Entry } from '../../../offline/entries'
+import { useTyped } from '../../../shared/forms/useTyped'
 import { usePreferences } from '../../../shared/preferences'
 import type { Draft, Point, Sheet, Stage, Trial, Trouble } from './useVisit'
 
 export interface Measuring {
+  visitId: string
   sheet: Sheet
   point: Point
   setting: boolean
@@ -42,18 +44,23 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
   const onDial = computed(() => props.sheet.measuring === 'dial')
   const typed = ref('')
   const unit = ref(props.sheet.trayUnit)
-  const why = ref('')
+  const slot = computed(() => `${props.point.label}/${stage.value}`)
+  /** Reasons half typed, each of its point and stage: they survive a reload. */
+  const { typed: reasons } = useTyped<Record<string, string>>(`why:${props.visitId}`, {})
+  const why = computed({
+    get: () => reasons[slot.value] ?? '',
+    set: (text) => (reasons[slot.value] = text),
+  })
   const leaving = ref(false)
   const unproved = ref(false)
   /** The last thing tapped here was a try: only then a verdict may keep itself. */
   const fresh = ref(false)
   // Only another point or stage begins anew; news from the server never touches what is typed.
   watch(
-    () => `${props.point.label}/${stage.value}`,
+    slot,
     () => {
       typed.value = draft.value?.figure ?? ''
       unit.value = draft.value?.unit ?? props.sheet.trayUnit
-      why.value = ''
       leaving.value = false
       unproved.value = false
       fresh.value = false
@@ -170,9 +177,12 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
         ? [{ kind: 'outcome', point: props.point.label, outcome: 'set' }]
         : []
     say({ kind: 'kept', reading: draft.value.reading, sure: sure || needsWhy.value }, ...outcome)
+    delete reasons[slot.value]
   }
   function leaveSo() {
-    if (why.value.trim()) say({ kind: 'outcome', point: props.point.label, outcome: 'leftSo', why: why.value.trim() })
+    if (!why.value.trim()) return
+    say({ kind: 'outcome', point: props.point.label, outcome: 'leftSo', why: why.value.trim() })
+    delete reasons[slot.value]
   }
   return {
     stage,

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { reactive, watch } from 'vue'
+import { watch } from 'vue'
 import { useSend } from '../../../offline/useSend'
 import ClearanceField from '../../../shared/fields/ClearanceField.vue'
 import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import FormEnd from '../../../shared/forms/FormEnd.vue'
+import { useTyped } from '../../../shared/forms/useTyped'
 import { useForm } from '../../../shared/forms/useForm'
 import { plural } from '../../../shared/words/counts'
 import type { Point } from '../bench/useVisit'
@@ -14,11 +15,11 @@ import type { Point } from '../bench/useVisit'
 const props = defineProps<{ visitId: string; unit: string; points: Point[] }>()
 const shown = defineModel<boolean>({ required: true })
 const send = useSend()
-const typed = reactive<{ person: string; unit: string; figures: Record<string, string> }>({
-  person: '',
-  unit: props.unit,
-  figures: {},
-})
+/** Measured with the hands in the engine: a reload, or the dialog closed on the way, takes none of it. */
+const { typed, forget } = useTyped<{ person: string; unit: string; figures: Record<string, string> }>(
+  `countersign:${props.visitId}`,
+  { person: '', unit: props.unit, figures: {} },
+)
 const given = () => props.points.filter((p) => typed.figures[p.label]?.trim())
 const form = useForm({
   check: () => ({
@@ -38,13 +39,11 @@ const form = useForm({
     }),
   done: () => `Countersigned with ${plural(given().length, 'reading')}.`,
   then: () => {
+    forget()
     shown.value = false
   },
 })
-watch(shown, (open) => {
-  form.clear()
-  if (open) Object.assign(typed, { person: '', unit: props.unit, figures: {} })
-})
+watch(shown, () => form.clear())
 </script>
 
 <template>

@@ -89,6 +89,7 @@ const print = () => window.print()
       </section>
       <RecordEntries :id="id" class="mt-3 no-print" :name="name" :late="data.late" />
       <CountersignDialog
+        :key="data.countersignatures.length"
         v-model="countersigning"
         :visit-id="id"
         :unit="data.sheet.trayUnit"
