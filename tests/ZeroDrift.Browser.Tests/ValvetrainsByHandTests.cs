@@ -309,6 +309,7 @@ public sealed class ValvetrainsByHandTests : IDisposable
         // The rest of what the shop claims comes off its paper, with the keyboard.
         screen.Driver.FindElement(By.CssSelector("button.ways")).Click();
         screen.Press("Type a field sheet in");
+        screen.See("Claimed by");
         Assert.Equal("head shop", screen.Field("Claimed by").GetDomProperty("value"));
         screen.Wait(15, "the cell", () => screen.Driver.FindElements(By.CssSelector("[aria-label='1 exhaust, claimed']")).Count == 1);
         screen.Driver.FindElement(By.CssSelector("[aria-label='1 exhaust, claimed']")).SendKeys(".35" + Keys.Enter);

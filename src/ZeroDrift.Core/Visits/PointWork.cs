@@ -94,8 +94,8 @@ public sealed class PointWork
     /// <summary>A reading of a stage begun and not kept yet.</summary>
     public ReadingWork? Growing(ReadingStage stage) => readings.FindLast(r => r.Stage == stage && r.Kept is null);
 
-    /// <summary>Something was measured here, or its start state seen.</summary>
-    public bool IsBegun => readings.Count > 0 || Start is not null;
+    /// <summary>Something was measured here, or its start state seen; what somebody claims of it is neither.</summary>
+    public bool IsBegun => readings.Exists(r => r.Stage != ReadingStage.Claimed) || Start is not null;
 
     private readonly List<ReadingWork> keptInOrder = [];
 

@@ -115,6 +115,19 @@ public class UndoAndSignTests
     }
 
     [Fact]
+    public void A_receiving_check_owes_nothing_for_what_is_only_claimed_and_says_that_nobody_looked()
+    {
+        var visit = new VisitScript().Ready(JobKind.ReceivingCheck);
+        visit.Tick("tools");
+        visit.Measured("1I", "0.30", ReadingStage.Claimed);
+        visit.Measured("2I", "0.30", ReadingStage.Claimed);
+        Codes(visit, "foundMissing:");
+        visit.Measured("1I", "0.20");
+        Codes(visit);
+        Assert.Equal([2], visit.Visit.NotLookedAt);
+    }
+
+    [Fact]
     public void A_build_owes_every_point_a_left_and_its_verdict_is_of_that()
     {
         var visit = new VisitScript().Ready(JobKind.Build);
