@@ -79,7 +79,8 @@ public sealed class Screen : IDisposable
     public int TickAll(string heading)
     {
         var ticks = 0;
-        See(heading);
+        // The heading, not the step's name over the bench, which stands there all the time: before its list is drawn nothing is unticked either.
+        Wait(15, $"the list '{heading}'", () => Visible($"//h1[normalize-space(.) = {Quote(heading)}]").Displayed);
         Wait(20, $"every line of '{heading}' ticked", () =>
         {
             var open = Unticked();
