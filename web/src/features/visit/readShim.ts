@@ -12,8 +12,7 @@ export async function readShim(typed: string, unit: Unit, sizes: number[]): Prom
   try {
     const { mm, offersMm: offers } = await call('shim-mark', { written, sizesMm: sizes, unit })
     if (mm != null) return { thickness: unit === 'thou' || /^\d+\.\d+$/.test(written) ? written : size(mm) }
-    const whole = offers.map((one) => `${thickness(one, unit)} ${unit}`).join(', ')
-    if (offers.length) return { complaint: `Say it whole: is ${written} one of these? ${whole}.`, offers }
+    if (offers.length) return { complaint: `Say it whole: is ${written} one of these?`, offers }
     const [least, most] = [sizes[0] ?? 0, sizes.at(-1) ?? 0].map((one) => thickness(one, unit))
     return { complaint: `${written} is no thickness of this series (${least} to ${most} ${unit}).`, offers }
   } catch (caught) {

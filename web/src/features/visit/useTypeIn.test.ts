@@ -132,8 +132,10 @@ describe('a field sheet typed in', () => {
     expect(sheet.said).toEqual([])
   })
 
-  it('takes no third shim', async () => {
+  it('takes no third shim, and an arrow alone is none', async () => {
     const sheet = typing(() => null, { shim })
+    expect(await sheet.type('shim', '→')).toBe(false)
+    expect(sheet.complaints['1E/shim']).toContain('Give the thickness of the shim')
     expect(await sheet.type('shim', '2.81 2.70 2.65')).toBe(false)
     expect(sheet.complaints['1E/shim']).toContain('the old and the new one')
   })

@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import type { Entry } from '../../offline/entries'
 import { useTyped } from '../../shared/forms/useTyped'
+import { thickness } from '../../shared/words/shims'
 import { claimed } from './claimed'
 import { readShim } from './readShim'
 import type { Point, Sheet, Stage, Trouble } from './bench/useVisit'
@@ -96,7 +97,7 @@ export function useTypeIn(visit: TypedVisit) {
   async function shim(p: Point, text: string): Promise<boolean> {
     const cell = key(p, 'shim')
     const written = text.split(/[\s>→]+/).filter(Boolean)
-    if (written.length > 2) {
+    if (written.length < 1 || written.length > 2) {
       complaints[cell] = 'Give the thickness of the shim, or the old and the new one: 2.81 2.70.'
       return false
     }
@@ -105,7 +106,8 @@ export function useTypeIn(visit: TypedVisit) {
     for (const one of written) {
       const answer = await readShim(one, unit, p.shim!.sizesMm)
       if ('complaint' in answer) {
-        complaints[cell] = answer.complaint
+        const offers = answer.offers.map((mm) => `${thickness(mm, unit)} ${unit}`).join(', ')
+        complaints[cell] = offers ? `${answer.complaint} ${offers}.` : answer.complaint
         return false
       }
       thicknesses.push(answer.thickness)

@@ -26,8 +26,9 @@ export const startsOf = (adjuster: Adjuster): [State, string][] =>
 
 type Amount = Schemas['AmountResponse'] | null | undefined
 
-/** What the book's amount is counted in, and how much it is; null where the book gives none. */
 export type AmountUnit = 'turns' | 'mm' | 'Nm'
+
+/** What the book's amount is counted in, and how much it is; null where the book gives none. */
 export const amountUnit = (amount: Amount): AmountUnit =>
   amount?.mm != null ? 'mm' : amount?.nm != null ? 'Nm' : 'turns'
 export const amountOf = (amount: Amount) => amount?.turns ?? amount?.mm ?? amount?.nm ?? null

@@ -101,11 +101,7 @@ const lines = (which: string) =>
 useFocusNext(middle, () => `${String(step.value)} ${findsStop.value} ${current.value?.label}`)
 
 const nobody = computed(() => !preferences.person && !closed.value)
-const { hold, untold } = useUntold(
-  props.id,
-  () => !!view.value && !nobody.value,
-  (...entries) => say(...entries),
-)
+const { hold, untold } = useUntold(props.id, () => !!view.value && !nobody.value, say)
 function say(...entries: Entry[]) {
   if (nobody.value) {
     hold(...entries)
