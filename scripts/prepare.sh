@@ -76,9 +76,6 @@ build_web() {
 build_server() {
   say "Building the server"
   mkdir -p .build
-  local target
-  for target in "build $1" "publish src/ZeroDrift.Server --no-build -o .build/server"; do
-    # shellcheck disable=SC2086
-    dotnet $target -c Release --nologo -v quiet -p:RunAnalyzers=false >.build/dotnet.log 2>&1 || { cat .build/dotnet.log >&2; die "The server did not build."; }
-  done
+  { dotnet build "$1" -c Release --nologo -v quiet -p:RunAnalyzers=false && dotnet publish src/ZeroDrift.Server -c Release --no-build -o .build/server --nologo -v quiet; } >.build/dotnet.log 2>&1 ||
+    { cat .build/dotnet.log >&2; die "The server did not build."; }
 }

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.Json.Nodes;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core.Lengths;
+using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Contract.Visits;
@@ -66,19 +67,17 @@ public static class RefusalWords
 
     private static string Doubt(Refusal refusal) => refusal switch
     {
-        { Look: { } look } => $"reads {(look.ReadsTight ? "tighter" : "looser")} than expected, which was about {Figure(look.ExpectedMm, look.Unit)} {Name(look.Unit)}. Look again{Blades(look)}",
+        { Look: { } look } => $"reads {(look.ReadsTight ? "tighter" : "looser")} than expected, which was about {Figure(look.ExpectedMm, look.Unit, "0.00")} {WrittenFigure.Name(look.Unit)}. Look again{Blades(look)}",
         { Outside: { IsLeft: true } outside } => $"would be left outside what is asked, {Range(outside)}. Measure it again",
         { Outside: { } outside } => $"reads far from what is asked, {Range(outside)}. Check the unit and look again",
         _ => "reads otherwise than it should. Look again",
     };
 
-    private static string Range(OutsideWindow outside) => $"{Figure(outside.Window.MinMm, outside.Unit)} to {Figure(outside.Window.MaxMm, outside.Unit)} {Name(outside.Unit)}";
+    private static string Range(OutsideWindow outside) => $"{Figure(outside.Window.MinMm, outside.Unit)} to {Figure(outside.Window.MaxMm, outside.Unit)} {WrittenFigure.Name(outside.Unit)}";
 
-    private static string Name(LengthUnit unit) => unit == LengthUnit.Thou ? "thou" : "mm";
-
-    private static string Figure(double mm, LengthUnit unit) => unit == LengthUnit.Thou
+    private static string Figure(double mm, LengthUnit unit, string inMillimetres = "0.00#") => unit == LengthUnit.Thou
         ? Length.OfMillimetres(mm).Thou.ToString("0.#", CultureInfo.InvariantCulture)
-        : mm.ToString("0.00#", CultureInfo.InvariantCulture);
+        : mm.ToString(inMillimetres, CultureInfo.InvariantCulture);
 
     private static string Blades(SecondLook look) => look.Blades.Count == 0 ? "" : $" with the {string.Join(" blade, then the ", look.Blades)} blade";
 

@@ -42,7 +42,7 @@ public readonly record struct Length
     {
         var written = text?.Trim() ?? "";
         var digits = written.TrimEnd("abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ\" ".ToCharArray());
-        if (digits.Length == 0) throw new BadInputException(field, $"'{written}' is not a figure; write it like 0.20 or 8.");
+        if (digits.Length == 0) throw NoFigure();
         var suffix = written[digits.Length..].Trim();
         var named = suffix.Length == 0 ? unit : ParseUnit(suffix, field);
         if (named is null)
@@ -51,10 +51,12 @@ public readonly record struct Length
             throw new BadInputException(field, $"'{written}' says {Name(named.Value)}, but {Name(unit.Value)} was expected.");
         const NumberStyles style = NumberStyles.AllowDecimalPoint;
         if (digits.Length > 12 || !decimal.TryParse(digits.Replace(',', '.'), style, CultureInfo.InvariantCulture, out var figure))
-            throw new BadInputException(field, $"'{written}' is not a figure; write it like 0.20 or 8.");
+            throw NoFigure();
         if (figure > 1000)
             throw new BadInputException(field, $"{written} is far too large for a clearance; from 0 to 1000 is taken.");
         return new Length(digits, figure, named.Value);
+
+        BadInputException NoFigure() => new(field, $"'{written}' is not a figure; write it like 0.20 or 8.");
     }
 
     /// <summary>Millimetres as a figure of our own, written with up to four decimals.</summary>

@@ -165,9 +165,9 @@ internal static class EntryRules
     public static Refusal? Doubt(VisitFold fold, ReadingWork reading)
     {
         if (!IsDoubtful(fold, reading)) return null;
-        var no = new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point] };
-        if (Look(fold, reading) is { } look) return no with { Look = look };
-        return Asked(fold, reading) is { } gap ? no with { Outside = new OutsideWindow(gap.Window, reading.Stage == ReadingStage.AsLeft, fold.Tray?.Unit ?? Lengths.LengthUnit.Millimetre) } : no;
+        var look = Look(fold, reading);
+        var outside = look is null && Asked(fold, reading) is { } gap ? new OutsideWindow(gap.Window, reading.Stage == ReadingStage.AsLeft, fold.Tray?.Unit ?? Lengths.LengthUnit.Millimetre) : null;
+        return new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Look = look, Outside = outside };
     }
 
     private static Demand.Gap? Asked(VisitFold fold, ReadingWork reading) => fold.Context.For(fold.Condition?.Condition)?.ByPoint.GetValueOrDefault(reading.Point) as Demand.Gap;
