@@ -41,6 +41,14 @@ export default defineConfig({
   build: { target: 'es2022', chunkSizeWarningLimit: 900 },
   worker: { format: 'es' },
   css: { preprocessorOptions: { scss: { quietDeps: true } } },
-  test: { environment: 'happy-dom', include: ['src/**/*.test.ts'], restoreMocks: true },
+  test: {
+    environment: 'happy-dom',
+    include: ['src/**/*.test.ts'],
+    restoreMocks: true,
+    unstubGlobals: true,
+    // One page for all files of a thread: a page each took six times as long, and on a busy machine one did not open in time.
+    pool: 'threads',
+    isolate: false,
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:5080', '/tablet': 'http://127.0.0.1:5080' } },
 })
