@@ -189,6 +189,10 @@ public sealed class PaperByHandTests : IDisposable
         screen.Press("Another fastener");
         screen.Driver.FindElement(By.CssSelector(".modal.show .grow input")).SendKeys("locknut");
         screen.Fill("Torque", "22");
+        screen.Open("/book");
+        screen.Press("S1");
+        screen.Press("Change the kit");
+        screen.See("As you left it, half typed.");
         screen.Fill("Where that comes from", "manual, page 5");
         screen.Press("Change what it takes");
         screen.See("Torque wrench for locknut 22 Nm");

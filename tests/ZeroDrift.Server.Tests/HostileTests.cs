@@ -81,6 +81,8 @@ public sealed class HostileTests : IDisposable
     [InlineData("/api/visits?take=few", "take", "take is a whole number; 'few' was given.")]
     [InlineData("/api/visits?engineId=seven", "engineId", "engineId is an identifier (a UUID); 'seven' was given.")]
     [InlineData("/api/due?skip=1.5", "skip", "skip is a whole number; '1.5' was given.")]
+    [InlineData("/api/plan?days=many", "days", "days is a whole number; 'many' was given.")]
+    [InlineData("/api/plan?from=soon", "from", "from is a day, such as 2026-11-27; 'soon' was given.")]
     public async Task A_question_in_the_address_that_cannot_be_read_is_named(string path, string field, string sentence)
     {
         var (status, body) = await server.SendAsync(HttpMethod.Get, path, "");

@@ -3,12 +3,20 @@ using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
 using Microsoft.EntityFrameworkCore.Diagnostics;
+using Microsoft.EntityFrameworkCore.Metadata;
 
 namespace ZeroDrift.Data.Storage;
 
 /// <summary>How the data file is opened: foreign keys on, every commit on the disk, a short busy wait. WAL is set once, on a writing connection.</summary>
 public static class DatabaseFile
 {
+    /// <summary>The model of the tables, which takes a second to make: once, and not once more for whoever asks in another setting, as the start does before the server.</summary>
+    private static readonly Lazy<IModel> Tables = new(() =>
+    {
+        using var context = new ZeroDriftContext(new DbContextOptionsBuilder<ZeroDriftContext>().UseSqlite().Options);
+        return context.Model;
+    });
+
     /// <summary>How long another program may hold the file before a write is said not to be saved.</summary>
     public const int BusySeconds = 3;
 
@@ -23,6 +31,7 @@ public static class DatabaseFile
     /// <summary>Puts a data file behind a context.</summary>
     public static DbContextOptionsBuilder UseZeroDriftFile(this DbContextOptionsBuilder options, string path, bool pooling = true) => options
         .UseSqlite(ConnectionString(path, pooling))
+        .UseModel(Tables.Value)
         .AddInterceptors(new Pragmas());
 
     /// <summary>The connection string of a data file.</summary>

@@ -12,7 +12,7 @@ internal static class BareStatus
             404 => Problem.Whole(404, "notFound", $"There is nothing at {Problem.Short(context.Request.Path, 100)}."),
             405 => Problem.Whole(405, "methodNotAllowed", $"{Problem.Short(context.Request.Method, 10)} is not done at {Problem.Short(context.Request.Path, 100)}."),
             415 => Problem.Whole(415, "unsupportedMediaType", "Send JSON: content type application/json, in UTF-8."),
-            400 => Problem.Field(400, "malformed", "body", "The request does not fit the contract."),
+            400 => AddressQuestion.Unreadable(context) ?? Problem.Field(400, "malformed", "body", "The request does not fit the contract."),
             var status => Problem.Whole(status, "refused", "This request is not taken here."),
         };
         await ProblemHandler.WriteAsync(context, problem);

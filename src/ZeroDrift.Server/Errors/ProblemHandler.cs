@@ -20,7 +20,8 @@ internal sealed class ProblemHandler(ILogger<ProblemHandler> log) : IExceptionHa
             LostRaceException race => Problem.Whole(409, "changedMeanwhile", race.Message + " Look at what stands now and try again."),
             NotSavedException unsaved => NotSaved(context, unsaved),
             BadHttpRequestException { InnerException: JsonException json } => Problem.Of(json)!,
-            BadHttpRequestException request => InAddress(context, request) ?? Problem.Field(request.StatusCode, "malformed", "body", Plain(request)),
+            BadHttpRequestException { StatusCode: 400 } when AddressQuestion.Unreadable(context) is { } unreadable => unreadable,
+            BadHttpRequestException request => Problem.Field(request.StatusCode, "malformed", "body", Plain(request)),
             _ => Fault(context, exception),
         };
         await WriteAsync(context, problem, cancellationToken);
@@ -33,20 +34,6 @@ internal sealed class ProblemHandler(ILogger<ProblemHandler> log) : IExceptionHa
         context.Response.StatusCode = problem.Status;
         context.Response.ContentType = Problem.ContentType;
         await context.Response.Body.WriteAsync(JsonSerializer.SerializeToUtf8Bytes(problem, ContractJson.Rules), cancellationToken);
-    }
-
-    /// <summary>A question in the address whose answer could not be read; null where it was something else.</summary>
-    private static Problem? InAddress(HttpContext context, BadHttpRequestException request)
-    {
-        if (request.StatusCode != 400) return null;
-        foreach (var (name, given) in context.Request.Query)
-        {
-            // The binder names the parameter it failed at: "Nullable<bool> open".
-            if (!request.Message.Contains($" {name}\" from ", StringComparison.OrdinalIgnoreCase)) continue;
-            var wanted = request.Message.Contains("bool", StringComparison.OrdinalIgnoreCase) ? "true or false" : request.Message.Contains("Guid", StringComparison.Ordinal) ? "an identifier (a UUID)" : "a whole number";
-            return Problem.Field(400, "malformed", name, $"{name} is {wanted}; '{Problem.Short(given.ToString(), 40)}' was given.");
-        }
-        return null;
     }
 
     private static string Plain(BadHttpRequestException request) => request.StatusCode switch

@@ -3,40 +3,41 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useWrite, writes } from '../../api/writes'
 import Field from '../../shared/fields/Field.vue'
 import NumberField from '../../shared/fields/NumberField.vue'
 import FormEnd from '../../shared/forms/FormEnd.vue'
+import HalfTyped from '../../shared/forms/HalfTyped.vue'
 import { useForm } from '../../shared/forms/useForm'
+import { useTypedDialog } from '../../shared/forms/useTypedDialog'
 import { plural } from '../../shared/words/counts'
 import { shimAdjusters } from '../../shared/words/shims'
 import { screws } from './adjusterForm'
-import { emptyKit, kitComplaints, kitOf, kitRequest } from './kitForm'
+import { kitComplaints, kitOf, kitRequest } from './kitForm'
 
 /** What the job takes: fasteners with their tools and torques, gaskets, scarce tools; and how long a hot figure holds. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ type: Schemas['EngineTypeResponse'] }>()
 const change = useWrite(writes.changeType)
-const kit = ref(emptyKit())
-const why = ref('')
-watch(open, (now) => {
-  if (now) kit.value = kitOf(props.type)
-})
+const { typed, isHalf, afresh, forget } = useTypedDialog(
+  open,
+  () => `kit:${props.type.id}:${props.type.version}`,
+  () => ({ kit: kitOf(props.type), why: '' }),
+)
 const form = useForm({
-  check: () => ({ ...kitComplaints(kit.value), why: !why.value.trim() && 'Say where that comes from.' }),
+  check: () => ({ ...kitComplaints(typed.kit), why: !typed.why.trim() && 'Say where that comes from.' }),
   send: () =>
     change.mutateAsync({
       id: props.type.id,
-      ...kitRequest(kit.value),
-      why: why.value.trim(),
+      ...kitRequest(typed.kit),
+      why: typed.why.trim(),
       version: props.type.version,
     }),
   done: (type) => `${type.code} takes ${plural(type.kit.length, 'line')} of kit.`,
   then: () => {
+    forget()
     open.value = false
-    why.value = ''
   },
 })
 </script>
@@ -44,8 +45,9 @@ const form = useForm({
 <template>
   <BModal v-model="open" :title="`${type.code}: what it takes`" size="lg" no-footer>
     <form novalidate @submit.prevent="form.submit">
+      <HalfTyped :shown="isHalf" @afresh="afresh" />
       <h3>Fasteners</h3>
-      <div v-for="(f, i) in kit.fasteners" :key="i" class="line">
+      <div v-for="(f, i) in typed.kit.fasteners" :key="i" class="line">
         <Field v-slot="{ bind }" :name="`fasteners[${i}].use`" label="What" class="grow"
           ><BFormInput v-bind="bind" v-model="f.use" placeholder="locknut"
         /></Field>
@@ -55,15 +57,18 @@ const form = useForm({
         <Field v-slot="{ bind }" :name="`fasteners[${i}].torqueNm`" label="Torque"
           ><NumberField v-bind="bind" v-model="f.torque" unit="Nm"
         /></Field>
-        <BButton class="btn-plain" :aria-label="`Take ${f.use || 'this line'} away`" @click="kit.fasteners.splice(i, 1)"
+        <BButton
+          class="btn-plain"
+          :aria-label="`Take ${f.use || 'this line'} away`"
+          @click="typed.kit.fasteners.splice(i, 1)"
           >✕</BButton
         >
       </div>
-      <BButton class="btn-plain mb-3" @click="kit.fasteners.push({ use: '', size: '', torque: '' })"
+      <BButton class="btn-plain mb-3" @click="typed.kit.fasteners.push({ use: '', size: '', torque: '' })"
         >Another fastener</BButton
       >
       <h3>Gaskets and seals</h3>
-      <div v-for="(g, i) in kit.gaskets" :key="i" class="line">
+      <div v-for="(g, i) in typed.kit.gaskets" :key="i" class="line">
         <Field v-slot="{ bind }" :name="`gaskets[${i}].name`" label="What" class="grow"
           ><BFormInput v-bind="bind" v-model="g.name" placeholder="cover gasket"
         /></Field>
@@ -71,16 +76,19 @@ const form = useForm({
           ><NumberField v-bind="bind" v-model="g.count"
         /></Field>
         <BFormCheckbox v-model="g.singleUse" class="pb-3">new every time</BFormCheckbox>
-        <BButton class="btn-plain" :aria-label="`Take ${g.name || 'this line'} away`" @click="kit.gaskets.splice(i, 1)"
+        <BButton
+          class="btn-plain"
+          :aria-label="`Take ${g.name || 'this line'} away`"
+          @click="typed.kit.gaskets.splice(i, 1)"
           >✕</BButton
         >
       </div>
-      <BButton class="btn-plain mb-3" @click="kit.gaskets.push({ name: '', count: '1', singleUse: false })"
+      <BButton class="btn-plain mb-3" @click="typed.kit.gaskets.push({ name: '', count: '1', singleUse: false })"
         >Another gasket</BButton
       >
       <div class="two">
         <Field v-slot="{ bind }" name="scarceTools" label="Scarce tools, one a line" class="wide">
-          <textarea v-bind="bind" v-model="kit.tools" class="form-control" rows="2" />
+          <textarea v-bind="bind" v-model="typed.kit.tools" class="form-control" rows="2" />
         </Field>
         <Field
           v-slot="{ bind }"
@@ -88,19 +96,19 @@ const form = useForm({
           label="New gaskets are worth"
           hint="In hours of work: it makes an opening dearer, so that it pays to wait longer."
         >
-          <NumberField v-bind="bind" v-model="kit.gasketHours" unit="h" />
+          <NumberField v-bind="bind" v-model="typed.kit.gasketHours" unit="h" />
         </Field>
         <Field v-slot="{ bind }" name="hotMinutes" label="A hot figure holds for"
-          ><NumberField v-bind="bind" v-model="kit.hotMinutes" unit="min"
+          ><NumberField v-bind="bind" v-model="typed.kit.hotMinutes" unit="min"
         /></Field>
         <Field v-slot="{ bind }" name="resetHotHours" label="Set again hot, after a build"
-          ><NumberField v-bind="bind" v-model="kit.resetHotHours" unit="h"
+          ><NumberField v-bind="bind" v-model="typed.kit.resetHotHours" unit="h"
         /></Field>
         <Field v-slot="{ bind }" name="sameWithinMm" label="All to one figure within"
-          ><NumberField v-bind="bind" v-model="kit.sameWithin" unit="mm"
+          ><NumberField v-bind="bind" v-model="typed.kit.sameWithin" unit="mm"
         /></Field>
         <Field v-if="shimAdjusters.includes(type.adjuster)" v-slot="{ bind }" name="shimDiameterMm" label="Shims across"
-          ><NumberField v-bind="bind" v-model="kit.shimDiameter" unit="mm"
+          ><NumberField v-bind="bind" v-model="typed.kit.shimDiameter" unit="mm"
         /></Field>
         <Field
           v-else-if="screws.includes(type.adjuster)"
@@ -108,14 +116,14 @@ const form = useForm({
           name="screwFreeMm"
           label="Free thread at build"
           hint="What a new screw can still come out by."
-          ><NumberField v-bind="bind" v-model="kit.screwFree" unit="mm"
+          ><NumberField v-bind="bind" v-model="typed.kit.screwFree" unit="mm"
         /></Field>
       </div>
-      <BFormCheckbox v-model="kit.narrowBlade" class="mb-3"
+      <BFormCheckbox v-model="typed.kit.narrowBlade" class="mb-3"
         >Its bridges leave room for a narrow blade only</BFormCheckbox
       >
       <Field v-slot="{ bind }" name="why" label="Where that comes from">
-        <BFormInput v-bind="bind" v-model="why" placeholder="workshop manual, page 4-12" />
+        <BFormInput v-bind="bind" v-model="typed.why" placeholder="workshop manual, page 4-12" />
       </Field>
       <FormEnd>Change what it takes</FormEnd>
     </form>

@@ -3,12 +3,13 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useWrite, writes } from '../../api/writes'
 import Field from '../../shared/fields/Field.vue'
 import FormEnd from '../../shared/forms/FormEnd.vue'
+import HalfTyped from '../../shared/forms/HalfTyped.vue'
 import { useForm } from '../../shared/forms/useForm'
+import { useTypedDialog } from '../../shared/forms/useTypedDialog'
 import { plural } from '../../shared/words/counts'
 import { jobNames } from '../../shared/words/jobs'
 import { kindWord } from '../../shared/words/points'
@@ -19,25 +20,25 @@ import { emptyStep, stepLine, stepRequest, type StepLine } from './stepForm'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ type: Schemas['EngineTypeResponse'] }>()
 const change = useWrite(writes.changeType)
-const lines = ref<StepLine[]>([])
-const why = ref('')
 const kinds = () => [...new Set(props.type.points.map((p) => p.kind))]
-watch(open, (now) => {
-  if (now) lines.value = props.type.steps.map(stepLine)
-})
+const { typed, isHalf, afresh, forget } = useTypedDialog(
+  open,
+  () => `steps:${props.type.id}:${props.type.version}`,
+  () => ({ lines: props.type.steps.map(stepLine), why: '' }),
+)
 const form = useForm({
-  check: () => ({ why: !why.value.trim() && 'Say where that comes from.' }),
+  check: () => ({ why: !typed.why.trim() && 'Say where that comes from.' }),
   send: () =>
     change.mutateAsync({
       id: props.type.id,
-      steps: lines.value.map(stepRequest),
-      why: why.value.trim(),
+      steps: typed.lines.map(stepRequest),
+      why: typed.why.trim(),
       version: props.type.version,
     }),
   done: (type) => `${type.code} asks ${plural(type.steps.length, 'step')}.`,
   then: () => {
+    forget()
     open.value = false
-    why.value = ''
   },
 })
 const mayCount = (l: StepLine) => l.list !== 'point' && l.list !== 'kit'
@@ -46,11 +47,12 @@ const mayCount = (l: StepLine) => l.list !== 'point' && l.list !== 'kit'
 <template>
   <BModal v-model="open" :title="`${type.code}: its steps`" size="xl" no-footer>
     <form novalidate @submit.prevent="form.submit">
+      <HalfTyped :shown="isHalf" @afresh="afresh" />
       <p class="small soft">
         What keeps people safe follows from the machine and is not edited here. {{ '{point}' }} stands for the point’s
         name.
       </p>
-      <fieldset v-for="(l, i) in lines" :key="i" class="step">
+      <fieldset v-for="(l, i) in typed.lines" :key="i" class="step">
         <legend class="visually-hidden">Step {{ i + 1 }}</legend>
         <BFormSelect v-model="l.list" :aria-label="`Step ${i + 1}: where`" class="where">
           <option v-for="(name, key) in stepListNames" :key="key" :value="key">{{ name }}</option>
@@ -83,14 +85,16 @@ const mayCount = (l: StepLine) => l.list !== 'point' && l.list !== 'kit'
             <option v-for="(name, job) in jobNames" :key="job" :value="job">{{ name }}</option>
           </BFormSelect>
         </Field>
-        <BButton class="btn-plain away" :aria-label="`Take step ${i + 1} away`" @click="lines.splice(i, 1)">✕</BButton>
+        <BButton class="btn-plain away" :aria-label="`Take step ${i + 1} away`" @click="typed.lines.splice(i, 1)"
+          >✕</BButton
+        >
       </fieldset>
       <div class="d-flex gap-2 flex-wrap mb-3">
-        <BButton class="btn-plain" @click="lines.push(emptyStep(lines.length))">Another step</BButton>
-        <BButton v-if="type.ownSteps" class="btn-plain" @click="lines = []">As its adjusters ask, again</BButton>
+        <BButton class="btn-plain" @click="typed.lines.push(emptyStep(typed.lines.length))">Another step</BButton>
+        <BButton v-if="type.ownSteps" class="btn-plain" @click="typed.lines = []">As its adjusters ask, again</BButton>
       </div>
       <Field v-slot="{ bind }" name="why" label="Where that comes from">
-        <BFormInput v-bind="bind" v-model="why" placeholder="workshop manual, page 4-12" />
+        <BFormInput v-bind="bind" v-model="typed.why" placeholder="workshop manual, page 4-12" />
       </Field>
       <FormEnd>Change its steps</FormEnd>
     </form>

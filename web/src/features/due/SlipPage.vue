@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { useQuery } from '@tanstack/vue-query'
-import { reactive } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
@@ -15,6 +14,7 @@ import { day } from '../../shared/figures/days'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
+import { useTyped } from '../../shared/forms/useTyped'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { symptomWords } from '../../shared/words/due'
 
@@ -23,8 +23,14 @@ const props = defineProps<{ engineId: string }>()
 const router = useRouter()
 const engine = useQuery(() => queries.engine(props.engineId))
 const add = useWrite(writes.addCall)
-const id = newId()
-const typed = reactive({ symptoms: [] as Schemas['Symptom'][], what: '', who: '', date: '', inHours: '' })
+const { typed, forget } = useTyped(`slip:${props.engineId}`, {
+  id: newId(),
+  symptoms: [] as Schemas['Symptom'][],
+  what: '',
+  who: '',
+  date: '',
+  inHours: '',
+})
 useTitle(() => engine.data.value && `Something is wrong: ${engine.data.value.row.name}`)
 const form = useForm({
   check: () => ({
@@ -41,7 +47,7 @@ const form = useForm({
   send: () =>
     add.mutateAsync({
       engineId: props.engineId,
-      id,
+      id: typed.id,
       symptoms: typed.symptoms,
       what: typed.what || null,
       who: typed.who || null,
@@ -49,7 +55,10 @@ const form = useForm({
       inHours: typedNumber(typed.inHours) ?? null,
     }),
   done: (row) => `Noted; ${row.name} is due ${day(row.decides.date)}.`,
-  then: () => void router.push({ name: 'engine', params: { id: props.engineId } }),
+  then: () => {
+    forget()
+    void router.push({ name: 'engine', params: { id: props.engineId } })
+  },
 })
 </script>
 

@@ -4,7 +4,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../../api/client'
 import { queries } from '../../api/queries'
@@ -15,7 +15,9 @@ import PersonField from '../../shared/fields/PersonField.vue'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 import { useMe } from '../../shared/fields/useMe'
 import FormEnd from '../../shared/forms/FormEnd.vue'
+import HalfTyped from '../../shared/forms/HalfTyped.vue'
 import { useForm } from '../../shared/forms/useForm'
+import { useTypedDialog } from '../../shared/forms/useTypedDialog'
 import { usePreferences } from '../../shared/preferences'
 import { toast } from '../../shared/toasts/toasts'
 import EngineChanges from './EngineChanges.vue'
@@ -40,7 +42,11 @@ const now = () => ({
   remark: props.engine.remark ?? '',
   why: '',
 })
-const typed = reactive(now())
+const { typed, isHalf, afresh, forget } = useTypedDialog(
+  shown,
+  () => `engine:${props.engine.row.engineId}:${props.engine.version}`,
+  now,
+)
 const who = useMe()
 
 const form = useForm({
@@ -68,12 +74,12 @@ const form = useForm({
       version: props.engine.version,
     }),
   done: (engine) => `${engine.row.name}: changed.`,
-  then: () => (shown.value = false),
+  then: () => {
+    forget()
+    shown.value = false
+  },
 })
-watch(shown, (open) => {
-  if (open) Object.assign(typed, now())
-  form.clear()
-})
+watch(shown, () => form.clear())
 
 /** Put away, not deleted: its record stays, and it can be taken out again. */
 async function putAway() {
@@ -103,6 +109,7 @@ async function putAway() {
     focus="form input, form select"
   >
     <form novalidate @submit.prevent="form.submit">
+      <HalfTyped :shown="isHalf" @afresh="afresh" />
       <div class="two-columns">
         <Field v-slot="{ bind }" name="name" label="Name in the yard">
           <BFormInput v-bind="bind" v-model="typed.name" autofocus />

@@ -2,13 +2,15 @@
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useWrite, writes } from '../../api/writes'
 import Field from '../../shared/fields/Field.vue'
 import { day } from '../../shared/figures/days'
 import FormEnd from '../../shared/forms/FormEnd.vue'
+import HalfTyped from '../../shared/forms/HalfTyped.vue'
 import { useForm } from '../../shared/forms/useForm'
+import { useTypedDialog } from '../../shared/forms/useTypedDialog'
 import { emptyLine, isFilled, lineFields, lineRequest } from '../../shared/spec/specLine'
 import SpecLineFields from '../../shared/spec/SpecLineFields.vue'
 import { kindWord } from '../../shared/words/points'
@@ -27,13 +29,9 @@ const empty = () => ({
   why: '',
   source: '',
 })
-const typed = reactive(empty())
-watch(open, (now) => now && Object.assign(typed, empty()))
-// An injector is asked for an amount, a valve for a gap.
-watch(
-  () => typed.line.kind,
-  (kind) => (typed.line.asks = emptyLine(kind).asks),
-)
+const { typed, isHalf, afresh, forget } = useTypedDialog(open, () => `own:${props.engineId}`, empty)
+/** An injector is asked for an amount, a valve for a gap. */
+const asksOf = (kind: unknown) => (typed.line.asks = emptyLine(kind as Schemas['LashKind']).asks)
 const form = useForm({
   check: () => ({
     line: !isFilled(typed.line) && 'Give the figure as its source writes it.',
@@ -51,7 +49,10 @@ const form = useForm({
       source: typed.source,
     }),
   done: () => 'This engine carries its own figure now.',
-  then: () => (open.value = false),
+  then: () => {
+    forget()
+    open.value = false
+  },
 })
 /** Cells of the line and what stands for all of them. */
 const cells = ['line', 'lines', ...lineFields.map((name) => `line.${name}`), ...lineFields, 'demand']
@@ -84,9 +85,10 @@ const takeBack = useForm({
     </div>
     <BModal v-model="open" lazy title="A figure of this engine’s own" title-tag="h2" no-footer focus="form select">
       <form novalidate @submit.prevent="form.submit">
+        <HalfTyped :shown="isHalf" @afresh="afresh" />
         <div class="three">
           <Field v-slot="{ bind }" name="line.kind" label="Of">
-            <BFormSelect v-bind="bind" v-model="typed.line.kind">
+            <BFormSelect v-bind="bind" v-model="typed.line.kind" @update:model-value="asksOf">
               <option v-for="k in kinds" :key="k" :value="k">{{ kindWord(k) }}</option>
             </BFormSelect>
           </Field>

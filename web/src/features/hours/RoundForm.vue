@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
-import { computed, reactive, ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import { useWrite, writes } from '../../api/writes'
@@ -11,32 +11,35 @@ import { hours } from '../../shared/figures/hours'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
+import { useTyped } from '../../shared/forms/useTyped'
 import { plural } from '../../shared/words/counts'
 
 /** A walk past many meters: type what each shows, Enter goes to the next, and all are taken at once. */
 const props = defineProps<{ lines: Schemas['RoundLine'][] }>()
 const take = useWrite(writes.takeRound)
-const typed = reactive<Record<string, string>>({})
-const date = ref('')
-const who = ref('')
+/** A walk past many meters is typed once: a reload takes none of it. What was typed keeps its identifier until it stands, so that nothing is taken twice. */
+const { typed } = useTyped('round', {
+  date: '',
+  who: '',
+  figures: {} as Record<string, string>,
+  ids: {} as Record<string, string>,
+})
 const list = ref<HTMLElement>()
-const filled = computed(() => props.lines.filter((l) => typed[l.engineId]?.trim()))
+const filled = computed(() => props.lines.filter((l) => typed.figures[l.engineId]?.trim()))
 const sites = computed(() => [...new Set(props.lines.map((l) => l.site))])
-/** What was typed keeps its identifier until it stands, so that nothing is taken twice. */
-const ids: Record<string, string> = {}
 const form = useForm({
   check: () => ({
     readings: filled.value.length === 0 && 'Type what at least one meter shows.',
-    ...Object.fromEntries(filled.value.map((l) => [l.engineId, notANumber(typed[l.engineId]!)])),
+    ...Object.fromEntries(filled.value.map((l) => [l.engineId, notANumber(typed.figures[l.engineId]!)])),
   }),
   send: () =>
     take.mutateAsync({
-      date: date.value || today(),
-      who: who.value || null,
+      date: typed.date || today(),
+      who: typed.who || null,
       readings: filled.value.map((l) => ({
-        id: (ids[l.engineId] ??= newId()),
+        id: (typed.ids[l.engineId] ??= newId()),
         engineId: l.engineId,
-        hours: typedNumber(typed[l.engineId]!) ?? null,
+        hours: typedNumber(typed.figures[l.engineId]!) ?? null,
       })),
     }),
   done: (report) =>
@@ -44,9 +47,10 @@ const form = useForm({
       ? `${plural(report.taken, 'figure')} taken; ${plural(report.waiting, 'figure')} to be decided above.`
       : `${plural(report.taken, 'figure')} taken.`,
   then: () => {
+    typed.date = ''
     for (const line of props.lines) {
-      delete typed[line.engineId]
-      delete ids[line.engineId]
+      delete typed.figures[line.engineId]
+      delete typed.ids[line.engineId]
     }
   },
 })
@@ -62,10 +66,10 @@ function next(event: KeyboardEvent) {
     <p class="small soft">Type what each meter shows; Enter goes to the next. Leave out what you did not pass.</p>
     <div class="two-columns">
       <Field v-slot="{ bind }" name="date" label="Read on, if not today">
-        <DayField v-bind="bind" v-model="date" />
+        <DayField v-bind="bind" v-model="typed.date" />
       </Field>
       <Field v-slot="{ bind }" name="who" label="Who walked it">
-        <BFormInput v-bind="bind" v-model="who" autocomplete="off" />
+        <BFormInput v-bind="bind" v-model="typed.who" autocomplete="off" />
       </Field>
     </div>
     <div ref="list">
@@ -84,7 +88,7 @@ function next(event: KeyboardEvent) {
           <span class="shown">
             <input
               :id="`round-${l.engineId}`"
-              v-model="typed[l.engineId]"
+              v-model="typed.figures[l.engineId]"
               class="form-control figure"
               inputmode="decimal"
               autocomplete="off"

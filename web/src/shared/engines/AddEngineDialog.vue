@@ -3,7 +3,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
 import { useQuery } from '@tanstack/vue-query'
-import { reactive, watch } from 'vue'
+import { watch } from 'vue'
 import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import { queries } from '../../api/queries'
@@ -13,6 +13,7 @@ import NumberField from '../fields/NumberField.vue'
 import { notANumber, typedNumber } from '../figures/typedNumber'
 import FormEnd from '../forms/FormEnd.vue'
 import { useForm } from '../forms/useForm'
+import { useTyped } from '../forms/useTyped'
 import { machineNames } from '../words/machines'
 
 const props = defineProps<{
@@ -27,7 +28,8 @@ const shown = defineModel<boolean>({ required: true })
 const types = useQuery(() => ({ ...queries.types(), enabled: shown.value }))
 const sites = useQuery(() => ({ ...queries.sites(), enabled: shown.value }))
 const addEngine = useWrite(writes.addEngine)
-const typed = reactive({
+/** Survives a reload; half an engine is not asked for twice. */
+const { typed } = useTyped('add-engine', {
   id: newId(),
   name: '',
   machine: 'lorry' as Schemas['MachineKind'],

@@ -170,6 +170,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
           />
           <ConditionStep
             v-else-if="step === 'condition'"
+            :visit-id="view.visitId"
             :view="sheet"
             :conditions="view.context?.demands ?? []"
             :refusal="trouble?.entry.kind === 'conditionStated' ? trouble.refusal : null"
@@ -250,6 +251,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
       <WaysDialog v-model="waysOpen" :view="view" :sheet="sheet" @say="say" />
       <GiveUpDialog
         v-model="givingUp"
+        :visit-id="view.visitId"
         @give-up="
           (why) => {
             givingUp = false

@@ -33,19 +33,11 @@ const undone = computed(() => props.sheet.points.filter((p) => !p.done).length)
       v-if="before.length"
       class="mt-2 before"
       :items="before"
-      :ticked="view.ticked"
-      :said="view.saidSteps"
+      :view="view"
       :locked="closed"
       @tick="(...said) => emit('tick', ...said)"
     />
-    <TickList
-      class="mt-2"
-      :items="items"
-      :ticked="view.ticked"
-      :said="view.saidSteps"
-      :locked="closed"
-      @tick="(...said) => emit('tick', ...said)"
-    />
+    <TickList class="mt-2" :items="items" :view="view" :locked="closed" @tick="(...said) => emit('tick', ...said)" />
   </section>
 </template>
 

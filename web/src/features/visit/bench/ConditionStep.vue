@@ -1,14 +1,20 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount } from 'vue'
 import type { Refusal, Schemas } from '../../../api/client'
 import Field from '../../../shared/fields/Field.vue'
 import NumberField from '../../../shared/fields/NumberField.vue'
 import { notANumber, typedNumber } from '../../../shared/figures/typedNumber'
+import { useTyped } from '../../../shared/forms/useTyped'
 import type { Sheet } from './useVisit'
 
 /** Cold or hot, as the book's figures ask; where it gives both, which of them. */
-const props = defineProps<{ view: Sheet; conditions: Schemas['ContextDemandsRecord'][]; refusal?: Refusal | null }>()
+const props = defineProps<{
+  visitId: string
+  view: Sheet
+  conditions: Schemas['ContextDemandsRecord'][]
+  refusal?: Refusal | null
+}>()
 const emit = defineEmits<{
   condition: [
     stated: {
@@ -19,19 +25,26 @@ const emit = defineEmits<{
     },
   ]
 }>()
-const condition = ref<Schemas['SpecCondition']>(props.view.condition)
+/** Survives a reload, until it is stated. */
+const { typed, forget } = useTyped(`condition:${props.visitId}`, {
+  condition: props.view.condition,
+  temperature: '',
+  minutes: '',
+})
 const both = computed(() => props.conditions.length > 1)
-const revision = computed(() => props.conditions.find((d) => d.condition === condition.value))
-const temperature = ref('')
-const minutes = ref('')
+const revision = computed(() => props.conditions.find((d) => d.condition === typed.condition))
 const warm = computed(() => props.refusal?.for('engineTemperatureC'))
+let isStated = false
+// Asked again later, it is what the thermometer says then.
+onBeforeUnmount(() => isStated && forget())
 function send(anyway: boolean) {
-  if (notANumber(temperature.value) || notANumber(minutes.value)) return
-  const stood = typedNumber(minutes.value)
+  if (notANumber(typed.temperature) || notANumber(typed.minutes)) return
+  const stood = typedNumber(typed.minutes)
+  isStated = true
   emit('condition', {
-    condition: condition.value,
-    engineTemperatureC: typedNumber(temperature.value) ?? null,
-    ...(condition.value === 'hot' && stood != null ? { hoursStanding: stood / 60 } : {}),
+    condition: typed.condition,
+    engineTemperatureC: typedNumber(typed.temperature) ?? null,
+    ...(typed.condition === 'hot' && stood != null ? { hoursStanding: stood / 60 } : {}),
     measureAnyway: anyway,
   })
 }
@@ -39,31 +52,31 @@ function send(anyway: boolean) {
 
 <template>
   <section>
-    <h1 tabindex="-1">Is it {{ condition }}?</h1>
+    <h1 tabindex="-1">Is it {{ typed.condition }}?</h1>
     <div v-if="both" class="d-flex gap-2 mt-2" role="radiogroup" aria-label="Which figures">
       <button
         v-for="d in conditions"
         :key="d.condition"
         type="button"
         class="btn"
-        :class="d.condition === condition ? 'btn-act' : 'btn-plain'"
+        :class="d.condition === typed.condition ? 'btn-act' : 'btn-plain'"
         role="radio"
-        :aria-checked="d.condition === condition"
-        @click="condition = d.condition"
+        :aria-checked="d.condition === typed.condition"
+        @click="typed.condition = d.condition"
       >
         {{ d.condition }}, rev. {{ d.revision }}
       </button>
     </div>
     <p class="mt-2">
       <template v-if="revision"
-        >The figures of rev. {{ revision.revision }} are for a <strong>{{ condition }}</strong> engine.</template
+        >The figures of rev. {{ revision.revision }} are for a <strong>{{ typed.condition }}</strong> engine.</template
       >
       {{
-        condition === 'cold'
+        typed.condition === 'cold'
           ? 'A warm valve reads tight: let it stand until the block is as cold as the room.'
           : 'Run it to temperature first, and measure before it cools. Mind hot oil and metal.'
       }}
-      <template v-if="condition === 'hot' && view.hotMinutes != null">
+      <template v-if="typed.condition === 'hot' && view.hotMinutes != null">
         Its figures hold for {{ view.hotMinutes }} minutes after it stopped.</template
       >
     </p>
@@ -71,21 +84,21 @@ function send(anyway: boolean) {
       <Field
         v-slot="{ bind }"
         label="Engine temperature"
-        :complaint="warm ?? notANumber(temperature)"
+        :complaint="warm ?? notANumber(typed.temperature)"
         hint="Off the block, if you have a thermometer."
       >
-        <NumberField v-bind="bind" v-model="temperature" unit="°C" data-first />
+        <NumberField v-bind="bind" v-model="typed.temperature" unit="°C" data-first />
       </Field>
       <Field
-        v-if="condition === 'hot'"
+        v-if="typed.condition === 'hot'"
         v-slot="{ bind }"
         label="Stopped how long ago"
-        :complaint="notANumber(minutes)"
+        :complaint="notANumber(typed.minutes)"
         hint="The minutes since belong to every figure."
       >
-        <NumberField v-bind="bind" v-model="minutes" unit="min" />
+        <NumberField v-bind="bind" v-model="typed.minutes" unit="min" />
       </Field>
-      <BButton type="submit" class="btn-act w-100 mb-2">It is {{ condition }}: go on</BButton>
+      <BButton type="submit" class="btn-act w-100 mb-2">It is {{ typed.condition }}: go on</BButton>
       <BButton v-if="warm" class="btn-plain w-100" @click="send(true)"
         >Measure warm anyway, and leave it out of the trend</BButton
       >

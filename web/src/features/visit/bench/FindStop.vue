@@ -153,7 +153,7 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
           <RoomStrip :back="stop.roomBackDeg" :forward="stop.roomForwardDeg" />
           <p class="small soft mb-0">Hold it or wedge it, and look at the mark again.</p>
         </div>
-        <MarksHere :stop="stop" :marks="sheet.marks" @say="(entry) => emit('say', entry)" />
+        <MarksHere :visit-id="view.visitId" :stop="stop" :marks="sheet.marks" @say="(entry) => emit('say', entry)" />
       </div>
       <p class="small soft mt-2 mb-2">
         {{ type.rotation }}; {{ sheet.turnedBy || type.barringTool }}. Overshot? Go back well past and come forward

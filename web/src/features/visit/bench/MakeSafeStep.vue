@@ -13,10 +13,10 @@ const emit = defineEmits<{ tick: [key: string, on: boolean, said?: string] }>()
   <section>
     <h1 tabindex="-1">Make it safe</h1>
     <p class="soft mt-2">{{ view.context?.foremost }}</p>
-    <TickList :items="items" :ticked="view.ticked" :locked="closed" @tick="(...said) => emit('tick', ...said)" />
+    <TickList :items="items" :view="view" :locked="closed" @tick="(...said) => emit('tick', ...said)" />
     <details v-if="kit.length" class="kit">
       <summary>What it takes: {{ plural(kit.length, 'line') }}</summary>
-      <TickList :items="kit" :ticked="view.ticked" :locked="closed" @tick="(...said) => emit('tick', ...said)" />
+      <TickList :items="kit" :view="view" :locked="closed" @tick="(...said) => emit('tick', ...said)" />
     </details>
   </section>
 </template>

@@ -1,28 +1,27 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Schemas } from '../../../api/client'
 import type { Entry } from '../../../offline/entries'
+import { useTyped } from '../../../shared/forms/useTyped'
 
 /** The marks of this pulley at a stop: which one is up, which lies in wait beside it, and one found or chalked here and now. */
-const props = defineProps<{ stop: Schemas['SheetStopRecord']; marks: Schemas['MarkRecord'][] }>()
+const props = defineProps<{ visitId: string; stop: Schemas['SheetStopRecord']; marks: Schemas['MarkRecord'][] }>()
 const emit = defineEmits<{ say: [entry: Entry] }>()
-const adding = ref(false)
-const name = ref('')
-const trap = ref(false)
+/** Survives a reload, until it is marked. */
+const { typed } = useTyped(`mark:${props.visitId}`, { adding: false, name: '', trap: false })
 const up = computed(() => props.stop.marks.filter((m) => !m.trap && Math.abs(m.aheadDeg) < 1))
 const traps = computed(() => props.stop.marks.filter((m) => m.trap || Math.abs(m.aheadDeg) >= 1))
 function add() {
-  if (!name.value.trim() || props.stop.crankDeg == null) return
+  if (!typed.name.trim() || props.stop.crankDeg == null) return
   emit('say', {
     kind: 'marked',
-    name: name.value.trim(),
+    name: typed.name.trim(),
     crankDeg: props.stop.crankDeg % 360,
-    ...(trap.value ? { trap: true } : {}),
+    ...(typed.trap ? { trap: true } : {}),
   })
-  adding.value = false
-  name.value = ''
+  Object.assign(typed, { adding: false, name: '', trap: false })
 }
 </script>
 
@@ -43,12 +42,14 @@ function add() {
           : 'No mark of this engine is known yet.'
       }}
     </p>
-    <form v-if="adding" class="add" @submit.prevent="add">
-      <BFormInput v-model="name" aria-label="What the mark is called" placeholder="T, or chalk" autofocus />
-      <label class="small"><input v-model="trap" type="checkbox" /> a trap, not TDC</label>
-      <BButton class="btn-plain" type="submit" :disabled="!name.trim()">It is up now</BButton>
+    <form v-if="typed.adding" class="add" @submit.prevent="add">
+      <BFormInput v-model="typed.name" aria-label="What the mark is called" placeholder="T, or chalk" autofocus />
+      <label class="small"><input v-model="typed.trap" type="checkbox" /> a trap, not TDC</label>
+      <BButton class="btn-plain" type="submit" :disabled="!typed.name.trim()">It is up now</BButton>
     </form>
-    <BButton v-else-if="stop.crankDeg != null" class="btn-plain" @click="adding = true">A mark is up here…</BButton>
+    <BButton v-else-if="stop.crankDeg != null" class="btn-plain" @click="typed.adding = true"
+      >A mark is up here…</BButton
+    >
   </div>
 </template>
 

@@ -29,7 +29,7 @@ function tick(step: string, on: boolean, said?: string) {
         >
       </p>
     </template>
-    <TickList class="mt-2" :items="items" :ticked="view.ticked" :said="view.saidSteps" :locked="closed" @tick="tick" />
+    <TickList class="mt-2" :items="items" :view="view" :locked="closed" @tick="tick" />
     <template v-if="!first">
       <p v-if="!items.length" class="mt-2">Clean round the covers, catch the oil; nothing may fall in.</p>
       <EarlierWork

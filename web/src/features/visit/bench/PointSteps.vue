@@ -17,8 +17,7 @@ const items = computed(
   <div v-if="items.length" class="own" role="group" aria-label="At this point">
     <TickList
       :items="items"
-      :ticked="view.ticked"
-      :said="view.saidSteps"
+      :view="view"
       :locked="closed"
       @tick="(step, on, said) => emit('say', { kind: 'ticked', step, on, ...(said ? { said } : {}) })"
     />

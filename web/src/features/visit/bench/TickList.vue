@@ -1,18 +1,14 @@
 <script setup lang="ts">
-import { reactive } from 'vue'
 import type { Schemas } from '../../../api/client'
+import { useTyped } from '../../../shared/forms/useTyped'
+import type { Visit } from './useVisit'
 
-/** Steps to tick: a count is said as a number, a look by what was seen. What is typed stays until it is said. */
-const props = defineProps<{
-  items: Schemas['StepRecord'][]
-  ticked: string[]
-  said?: Schemas['SaidStepRecord'][]
-  locked?: boolean
-}>()
+/** Steps to tick: a count is said as a number, a look by what was seen. What is typed stays until it is said, over a reload too. */
+const props = defineProps<{ view: Visit; items: Schemas['StepRecord'][]; locked?: boolean }>()
 const emit = defineEmits<{ tick: [key: string, on: boolean, said?: string] }>()
-const typed = reactive<Record<string, string>>({})
-const saidAt = (key: string) => props.said?.find((s) => s.step === key)?.said
-const isOn = (key: string) => props.ticked.includes(key)
+const { typed } = useTyped<Record<string, string>>(`said:${props.view.visitId}:${props.items[0]?.list}`, {})
+const saidAt = (key: string) => props.view.saidSteps.find((s) => s.step === key)?.said
+const isOn = (key: string) => props.view.ticked.includes(key)
 const isCount = (text: string) => /^\d{1,4}$/.test(text.trim())
 function say(item: Schemas['StepRecord']) {
   const text = typed[item.step]?.trim() ?? ''

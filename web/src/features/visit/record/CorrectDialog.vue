@@ -2,7 +2,7 @@
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { computed, reactive, watch } from 'vue'
+import { computed, watch } from 'vue'
 import type { Schemas } from '../../../api/client'
 import { useSend } from '../../../offline/useSend'
 import ClearanceField from '../../../shared/fields/ClearanceField.vue'
@@ -10,7 +10,9 @@ import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { useFigures } from '../../../shared/figures/useFigures'
 import FormEnd from '../../../shared/forms/FormEnd.vue'
+import HalfTyped from '../../../shared/forms/HalfTyped.vue'
 import { useForm } from '../../../shared/forms/useForm'
+import { useTypedDialog } from '../../../shared/forms/useTypedDialog'
 import { usePreferences } from '../../../shared/preferences'
 import { readingText } from '../../../shared/words/readings'
 
@@ -20,7 +22,17 @@ const shown = defineModel<boolean>({ required: true })
 const figures = useFigures()
 const preferences = usePreferences()
 const send = useSend()
-const typed = reactive({ stage: 'asFound', figure: '', unit: props.unit, person: preferences.person, why: '' })
+const { typed, isHalf, afresh, forget } = useTypedDialog(
+  shown,
+  () => `correct:${props.visitId}:${props.point?.label}`,
+  () => ({
+    stage: props.point?.found ? 'asFound' : 'asLeft',
+    figure: '',
+    unit: props.unit,
+    person: preferences.person,
+    why: '',
+  }),
+)
 const old = computed(() => (typed.stage === 'asFound' ? props.point?.found : props.point?.left))
 
 const form = useForm({
@@ -45,25 +57,17 @@ const form = useForm({
   done: () => `${props.point?.label}: corrected; the old figure stays beside the new one.`,
   then: () => {
     preferences.person = typed.person
+    forget()
     shown.value = false
   },
 })
-watch(shown, (open) => {
-  if (open)
-    Object.assign(typed, {
-      stage: props.point?.found ? 'asFound' : 'asLeft',
-      figure: '',
-      unit: props.unit,
-      person: preferences.person,
-      why: '',
-    })
-  form.clear()
-})
+watch(shown, () => form.clear())
 </script>
 
 <template>
   <BModal v-model="shown" :title="`Correct ${point?.label}`" title-tag="h2" no-footer focus="form input, form select">
     <form novalidate @submit.prevent="form.submit">
+      <HalfTyped :shown="isHalf" @afresh="afresh" />
       <p class="small soft">The old figure stays in the record beside the new one.</p>
       <Field v-slot="{ bind }" label="Which figure">
         <BFormSelect v-bind="bind" v-model="typed.stage">
