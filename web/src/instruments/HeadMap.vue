@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { kindWord, letterOf } from '../shared/words/points'
 import { banksOf } from './banksOf'
 
@@ -30,15 +31,24 @@ const banks = computed(() => {
   if (!props.mirrored) return seen
   return [...seen].reverse().map((bank) => [...bank].reverse().map((c) => ({ ...c, points: [...c.points].reverse() })))
 })
+const box = ref<HTMLElement>()
+const { width } = useElementSize(box)
+/** A bank that is too long for its place breaks into rows alike, two and two and not three and one. */
+function rowPx(bank: { points: HeadPoint[] }[]): string | undefined {
+  const bore = 3 + 2 + Math.max(...bank.map((c) => c.points.length)) * 45 - 1
+  const fits = Math.floor((width.value + 3) / bore)
+  if (fits < 1 || fits >= bank.length) return undefined
+  return `${Math.ceil(bank.length / Math.ceil(bank.length / fits)) * bore}px`
+}
 /** What the letter and the figure leave unsaid. */
 const more = (p: HeadPoint) =>
   [kindWord(p.kind), p.place, p.state && p.state !== 'inWindow' ? p.state : ''].filter(Boolean).join(', ')
 </script>
 
 <template>
-  <div role="group" :aria-label="`Head map, front to the ${mirrored ? 'right' : 'left'}`">
+  <div ref="box" role="group" :aria-label="`Head map, front to the ${mirrored ? 'right' : 'left'}`">
     <span class="caps d-block" :class="{ 'text-end': mirrored }">{{ mirrored ? 'Front ▸' : '◂ Front' }}</span>
-    <div v-for="(bank, b) in banks" :key="b" class="bank">
+    <div v-for="(bank, b) in banks" :key="b" class="bank" :style="{ maxWidth: rowPx(bank) }">
       <div v-for="c in bank" :key="c.cylinder" class="bore">
         <span class="cylinder">{{ c.cylinder }}</span>
         <div class="points">

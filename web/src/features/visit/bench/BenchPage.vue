@@ -266,7 +266,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
 <style scoped>
 .bench {
   display: grid;
-  grid-template-columns: 300px minmax(0, 1fr) 300px;
+  grid-template-columns: 300px minmax(0, 1fr) 316px;
   gap: 14px;
   padding: 14px;
   max-width: 1500px;

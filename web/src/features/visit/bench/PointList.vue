@@ -106,6 +106,7 @@ td {
 /* A bracket is two figures in one cell. */
 .list .figure {
   letter-spacing: -0.05em;
+  padding-right: 0.45rem;
 }
 .stop {
   height: 30px;
