@@ -6,6 +6,7 @@ import { useRoute } from 'vue-router'
 import { goneSince } from '../api/reach'
 import { refused, unwritten, waiting } from '../offline/outbox'
 import { sendNow } from '../offline/sender'
+import type { OutboxRow } from '../offline/store'
 import { isAlmostFull, room } from '../offline/tabletReady'
 import { clock, moment } from '../shared/figures/days'
 import { form, plural } from '../shared/words/counts'
@@ -15,7 +16,11 @@ import { newerVersion, takeUpdate } from './updates'
 const client = useQueryClient()
 const route = useRoute()
 const since = computed(() => (goneSince.value === null ? '' : moment(new Date(goneSince.value).toISOString())))
-const refusals = computed(() => refused.value.length)
+/** Where figures go in, a doubted one is asked about beside its field: that is no news over the page. */
+const asks = ['visit', 'type-in']
+const isAskedHere = (row: OutboxRow) =>
+  row.refused?.code === 'figureDoubtful' && asks.includes(String(route.name)) && route.params.id === row.visitId
+const refusals = computed(() => refused.value.filter((row) => !isAskedHere(row)).length)
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 1_000)
 /** An entry on its way is no news; one that has waited a moment is, and all of them where nobody answers. */

@@ -4,7 +4,7 @@ import type { Entry } from '../../offline/entries'
 import { useTyped } from '../../shared/forms/useTyped'
 import { amountOf, amountUnit, contactsOf, startsOf, startWords } from '../../shared/words/amounts'
 import { spoken } from '../../shared/words/points'
-import { byTheBook } from './byTheBook'
+import { byTheBook, notAnAmount } from './byTheBook'
 import type { Point, Trouble } from './bench/useVisit'
 
 /** The points of a field sheet that are set by an amount: how each stood, how contact was found, the amount; Enter writes a line down. */
@@ -25,11 +25,14 @@ for (const p of props.points)
     contact: contactsOf(p.adjusterKind, unitOf(p))[0] ?? '',
     amount: String(amountOf(p.amount) ?? ''),
   }
-const refused = (p: Point) => {
+const complaint = (p: Point) => {
+  const odd = notAnAmount(lines[p.label]!.amount)
+  if (odd) return odd
   const entry = props.trouble?.entry
   return entry && 'point' in entry && entry.point === p.label ? props.trouble!.refusal.message : ''
 }
-const isReady = (p: Point) => !!lines[p.label]!.start && !!lines[p.label]!.amount.trim()
+const isReady = (p: Point) =>
+  !!lines[p.label]!.start && !!lines[p.label]!.amount.trim() && !notAnAmount(lines[p.label]!.amount)
 function write(p: Point) {
   const line = lines[p.label]!
   if (!isReady(p) || !line.start) return
@@ -67,7 +70,7 @@ function write(p: Point) {
         />
         <span class="soft">{{ unitOf(p) }}</span>
         <BButton type="submit" class="btn-plain" :disabled="closed || !isReady(p)">So it was set</BButton>
-        <p v-if="refused(p)" class="complaint small mb-0" role="alert">{{ refused(p) }}</p>
+        <p v-if="complaint(p)" class="complaint small mb-0" role="alert">{{ complaint(p) }}</p>
       </template>
     </form>
   </section>

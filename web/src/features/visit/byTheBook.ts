@@ -11,3 +11,9 @@ export const byTheBook = (point: string, amount: string, unit: AmountUnit, conta
   ...(contact ? { contact } : {}),
   pass: 1,
 })
+
+/** The sentence for what is no amount; the unit stands beside it. */
+export const notAnAmount = (text: string): string | undefined =>
+  /^(\d+([.,]\d+)?|[.,]\d+|(\d+ )?\d+\/[1-9]\d*)?$/.test(text.trim())
+    ? undefined
+    : `'${text}' is no amount: give a figure or a fraction, such as 0.5 or 1/2.`

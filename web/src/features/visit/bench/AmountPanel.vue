@@ -7,7 +7,7 @@ import Field from '../../../shared/fields/Field.vue'
 import type { Entry } from '../../../offline/entries'
 import { useTyped } from '../../../shared/forms/useTyped'
 import { amountOf, amountUnit, contactsOf, startsOf, type AmountUnit } from '../../../shared/words/amounts'
-import { byTheBook } from '../byTheBook'
+import { byTheBook, notAnAmount } from '../byTheBook'
 import type { Point, Sheet } from './useVisit'
 
 /** A point set by an amount or a sign: how it stood, how contact was found, then the amount. No gap is measured here. */
@@ -34,7 +34,8 @@ const contacts = computed(() => contactsOf(props.point.adjusterKind, bookUnit.va
 const isOwn = computed(() => typed.other || bookAmount.value == null)
 const said = computed(() => (isOwn.value ? typed.amount.trim() : String(bookAmount.value)))
 const saidUnit = computed(() => (isOwn.value ? typed.unit : bookUnit.value))
-const ready = computed(() => !!props.point.start && (isZero.value || (!!typed.contact && !!said.value)))
+const odd = computed(() => (isOwn.value ? notAnAmount(typed.amount) : undefined))
+const ready = computed(() => !!props.point.start && (isZero.value || (!!typed.contact && !!said.value && !odd.value)))
 const doText = computed(() => {
   if (isZero.value) return 'Zero: the pushrod just turns between the fingers'
   if (!said.value) return 'Set by the book'
@@ -110,8 +111,8 @@ function missed() {
         </button>
       </div>
       <div v-if="isOwn" class="d-flex gap-2 mt-2">
-        <Field v-slot="{ id }" label="Amount it was set by" class="flex-grow-1"
-          ><BFormInput :id="id" v-model="typed.amount" inputmode="decimal"
+        <Field v-slot="{ bind }" label="Amount it was set by" :complaint="odd" class="flex-grow-1"
+          ><BFormInput v-bind="bind" v-model="typed.amount" inputmode="decimal"
         /></Field>
         <Field v-slot="{ id }" label="in">
           <select :id="id" v-model="typed.unit" class="form-select">

@@ -189,7 +189,10 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
   display: flex;
   flex-direction: column;
   gap: 0.35rem;
-  justify-content: space-between;
+}
+/* Of two cards the buttons stand on one line. */
+.card-here > .btn:last-child {
+  margin-top: auto;
 }
 .card-here:first-child {
   border: 2px solid var(--blue);

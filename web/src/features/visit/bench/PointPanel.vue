@@ -300,6 +300,8 @@ function takeBack(entry: string) {
   color: var(--ink-soft);
 }
 .found {
+  /* Its button is as tall as two lines: what follows stands below it. */
+  display: flow-root;
   margin-top: 0.4rem;
 }
 .more {
