@@ -21,7 +21,7 @@ internal sealed class FleetDay(TimeProvider clock)
     /// <summary>Reads the zones again, at start and after they changed.</summary>
     public async Task ReadAsync(ZeroDriftContext data)
     {
-        fleetZone = await data.Fleet.AsNoTracking().Select(f => f.TimeZone).FirstOrDefaultAsync() ?? "UTC";
+        fleetZone = await data.Fleet.AsNoTracking().Select(f => f.TimeZone).SingleOrDefaultAsync() ?? "UTC";
         engineZones = await data.Engines.AsNoTracking().Where(e => e.Machine!.Site!.TimeZone != null).ToDictionaryAsync(e => e.Id, e => e.Machine!.Site!.TimeZone!);
     }
 
