@@ -1,7 +1,7 @@
 import vue from '@vitejs/plugin-vue'
 import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
-import { tabletCore } from './build/tabletCore'
+import { tabletCore } from './build/tabletCore.ts'
 
 const isTest = !!process.env.VITEST
 

@@ -1,5 +1,5 @@
-/** What changed in the store: all of it, or a visit. */
-export type News = { visitId?: string }
+/** What changed in the store: all of it, or a visit; and whether something of it has reached the server, whoever took it there. */
+export type News = { visitId?: string; sent?: boolean }
 
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('zd-store')
 const listeners = new Set<(news: News) => void>()

@@ -37,7 +37,7 @@ export async function sendVisit(visitId: string): Promise<Sent> {
       if (outcomes.length === 0) return 'later'
       await settle(visitId, batch, outcomes, entries)
       if (headOf(await heldVisit(visitId)) < head) await pull(visitId).catch(() => false)
-      tell({ visitId })
+      tell({ visitId, sent: true })
     } catch (caught) {
       if (!(caught instanceof Refusal)) return 'gone'
       if (caught.status >= 500 || caught.status === 408 || caught.status === 429) return 'later'

@@ -1,6 +1,7 @@
 import { QueryClient } from '@tanstack/vue-query'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { goneSince } from '../api/reach'
+import { tell } from './news'
 import { unwritten, waiting, writeDown } from './outbox'
 import { isHeld, sendNow, sendThis, startSending } from './sender'
 import { store } from './store'
@@ -62,6 +63,18 @@ describe('the sender', () => {
     sendNow()
     await vi.waitFor(() => expect(waiting.value).toEqual([]))
     expect([isHeld.value, goneSince.value]).toEqual([false, null])
+  })
+
+  it('has the pages look again at what another tab or the service worker sent', () => {
+    const client = new QueryClient()
+    const stale = vi.spyOn(client, 'invalidateQueries')
+    stop = startSending(client)
+
+    tell({ visitId: 'a' })
+    expect(stale).not.toHaveBeenCalled()
+    tell({ visitId: 'a', sent: true })
+    for (const queryKey of [['visit'], ['visits'], ['yard'], ['engine']])
+      expect(stale).toHaveBeenCalledWith({ queryKey, refetchType: 'active' })
   })
 
   it('tells a form what came of its own visit', async () => {

@@ -5,7 +5,7 @@ import { goneSince } from '../api/reach'
 import { exchange } from './exchange'
 import { moveFirstOutbox } from './firstOutbox'
 import { headOf, heldVisit, pull } from './held'
-import { hear } from './news'
+import { hear, tell } from './news'
 import { onlyOne } from './onlyOne'
 import { sendPhotos } from './photos'
 import { followOutbox, outbox, unwritten, writeAgain } from './outbox'
@@ -24,7 +24,6 @@ const pauses = new Map<string, { until: number; tries: number }>()
 let timer: ReturnType<typeof setTimeout> | undefined
 let turning = false
 let again = false
-let told: QueryClient | null = null
 
 /**
  * The one sender of the application: whatever any screen or tab wrote down goes, visit by visit, in the order it was made. What cannot go waits
@@ -33,9 +32,14 @@ let told: QueryClient | null = null
  *     onMounted(() => startSending(queryClient))
  */
 export function startSending(client: QueryClient): () => void {
-  told = client
   const forget = followOutbox()
-  const deaf = hear(() => void turn())
+  const deaf = hear(({ sent }) => {
+    // Also where another tab sent it, or the service worker did while a page was on its way.
+    if (sent)
+      for (const queryKey of afterEntries)
+        void client.invalidateQueries({ queryKey, refetchType: document.hidden ? 'none' : 'active' })
+    void turn()
+  })
   const online = () => sendNow()
   window.addEventListener('online', online)
   // A page that comes back from the background has been asleep.
@@ -95,7 +99,6 @@ async function sendAll(): Promise<void> {
     if ((pauses.get(visitId)?.until ?? 0) > Date.now()) continue
     const sent = heard(visitId, await sendVisit(visitId))
     if (sent === 'gone') return
-    if (sent === 'sent') for (const queryKey of afterEntries) void told?.invalidateQueries({ queryKey })
   }
 }
 
@@ -110,6 +113,7 @@ async function sendUnwritten(): Promise<void> {
       )
       goneSince.value = null
       await pull(visitId)
+      tell({ visitId, sent: true })
       unwritten.value = unwritten.value.filter((line) => !lines.includes(line))
     } catch {
       // Still full, or nobody answers: at the next turn.
