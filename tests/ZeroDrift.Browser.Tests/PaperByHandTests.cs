@@ -108,6 +108,11 @@ public sealed class PaperByHandTests : IDisposable
         amount.SendKeys(Keys.Control + "a");
         amount.SendKeys("half");
         screen.See("'half' is no amount: give a figure or a fraction, such as 0.5 or 1/2.");
+        // What the rules refuse is said at its line too.
+        amount.SendKeys(Keys.Control + "a");
+        amount.SendKeys("0.5" + new string('0', 60));
+        screen.Press("So it was set");
+        screen.Wait(15, "the reason beside the line", () => screen.Driver.FindElements(By.CssSelector("form.line [role=alert]")).Count == 1);
         amount.SendKeys(Keys.Control + "a");
         amount.SendKeys("0.5");
         screen.Press("So it was set");
@@ -128,6 +133,11 @@ public sealed class PaperByHandTests : IDisposable
         screen.Driver.ExecuteScript("localStorage.removeItem('zd-person')");
         screen.Open($"/visits/{engine.VisitId}");
         screen.See("Choose who measures: every figure carries a name.", 30);
+        screen.Driver.FindElement(By.XPath("//button[contains(@class, 'pick')][contains(., '1I')]")).Click();
+        screen.Press("Remark, photo, part");
+        screen.Fill("What was seen or done", "Pad looks scuffed");
+        screen.Press("Note it");
+        screen.See("What was said waits for it.");
         screen.Press("Close up");
         screen.See("Lobes and followers oiled.");
         screen.Driver.FindElement(By.XPath("//*[@role='checkbox'][contains(., 'Lobes and followers oiled.')]")).Click();
@@ -136,6 +146,12 @@ public sealed class PaperByHandTests : IDisposable
         screen.See("What was said waits for it.", 30);
         screen.Driver.FindElement(By.CssSelector(".who select")).SendKeys("Olav");
         screen.SeeNo("Choose who measures");
+        for (var i = 0; i < 40 && visit.GetProperty("notes").GetArrayLength() == 0; i++)
+        {
+            await Task.Delay(250);
+            visit = await fleet.GetAsync($"/api/visits/{engine.VisitId}");
+        }
+        Assert.Equal("Pad looks scuffed", visit.GetProperty("notes")[0].GetProperty("text").GetString());
         screen.Press("Close up");
         screen.Wait(15, "the tick, under his name", () => screen.Driver.FindElements(By.XPath("//*[@role='checkbox'][@aria-checked='true'][contains(., 'Lobes and followers oiled.')]")).Count == 1);
         Assert.Equal(fleet.Olav, OpenedEngine.Point(visit, "1I").GetProperty("found").GetProperty("by").GetGuid());

@@ -17,9 +17,8 @@ const client = useQueryClient()
 const route = useRoute()
 const since = computed(() => (goneSince.value === null ? '' : moment(new Date(goneSince.value).toISOString())))
 /** Where figures go in, a doubted one is asked about beside its field: that is no news over the page. */
-const asks = ['visit', 'type-in']
 const isAskedHere = (row: OutboxRow) =>
-  row.refused?.code === 'figureDoubtful' && asks.includes(String(route.name)) && route.params.id === row.visitId
+  row.refused?.code === 'figureDoubtful' && route.meta.asksDoubts && route.params.id === row.visitId
 const refusals = computed(() => refused.value.filter((row) => !isAskedHere(row)).length)
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 1_000)

@@ -97,7 +97,7 @@ export const router = createRouter({
       name: 'visit',
       component: () => import('../features/visit/bench/BenchPage.vue'),
       props: true,
-      meta: { title: 'At the engine', bare: true },
+      meta: { title: 'At the engine', bare: true, asksDoubts: true },
     },
     {
       path: '/visits/:id/crank',
@@ -132,7 +132,7 @@ export const router = createRouter({
       name: 'type-in',
       component: () => import('../features/visit/TypeInPage.vue'),
       props: true,
-      meta: { title: 'Type in a field sheet' },
+      meta: { title: 'Type in a field sheet', asksDoubts: true },
     },
     {
       path: '/engines/:engineId/field-sheet',

@@ -18,7 +18,7 @@ const longestPause = 60_000
 export const isHeld = ref(false)
 
 /** What a sent visit makes stale. */
-const afterEntries = [['visit'], ['visits'], ['yard'], ['engine']]
+export const afterEntries = [['visit'], ['visits'], ['yard'], ['engine']]
 
 const pauses = new Map<string, { until: number; tries: number }>()
 let timer: ReturnType<typeof setTimeout> | undefined
@@ -113,8 +113,8 @@ async function sendUnwritten(): Promise<void> {
       )
       goneSince.value = null
       await pull(visitId)
-      tell({ visitId, sent: true })
       unwritten.value = unwritten.value.filter((line) => !lines.includes(line))
+      tell({ visitId, sent: true })
     } catch {
       // Still full, or nobody answers: at the next turn.
     }

@@ -3,7 +3,7 @@ import { throwAway } from './decide'
 import type { Entry, WrittenEntry } from './entries'
 import { look, putAway, refused, writeDown } from './outbox'
 import { toRefusal } from '../api/refusal'
-import { sendThis } from './sender'
+import { afterEntries, sendThis } from './sender'
 import { store } from './store'
 
 /**
@@ -40,8 +40,10 @@ export function useSend() {
       throw toRefusal(no.refused!)
     },
     onSuccess: async () => {
-      const stale = [['visit'], ['visits'], ['yard'], ['engine'], ['drift'], ['instruments'], ['people']]
-      await Promise.all(stale.map((queryKey) => client.invalidateQueries({ queryKey })))
+      // The sender has had the pages ask again; the form waits for that answer and does not ask once more.
+      const asked = afterEntries.map((queryKey) => client.invalidateQueries({ queryKey }, { cancelRefetch: false }))
+      const stale = [['drift'], ['instruments'], ['people']]
+      await Promise.all([...asked, ...stale.map((queryKey) => client.invalidateQueries({ queryKey }))])
     },
   })
 }

@@ -20,7 +20,7 @@ import { kitComplaints, kitOf, kitRequest } from './kitForm'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ type: Schemas['EngineTypeResponse'] }>()
 const change = useWrite(writes.changeType)
-const { typed, isHalf, afresh, forget } = useTypedDialog(
+const { typed, isHalf, afresh, sent } = useTypedDialog(
   open,
   () => `kit:${props.type.id}:${props.type.version}`,
   () => ({ kit: kitOf(props.type), why: '' }),
@@ -35,10 +35,7 @@ const form = useForm({
       version: props.type.version,
     }),
   done: (type) => `${type.code} takes ${plural(type.kit.length, 'line')} of kit.`,
-  then: () => {
-    forget()
-    open.value = false
-  },
+  then: sent,
 })
 </script>
 

@@ -17,7 +17,7 @@ import { emptySpec, specRequest } from './specForm'
 const props = defineProps<{ type: Schemas['EngineTypeResponse'] }>()
 const shown = defineModel<boolean>({ required: true })
 const addRevision = useWrite(writes.addRevision)
-const { typed, isHalf, afresh, forget } = useTypedDialog(
+const { typed, isHalf, afresh, sent } = useTypedDialog(
   shown,
   () => `revision:${props.type.id}`,
   () => ({ spec: emptySpec(), photo: null as string | null }),
@@ -37,10 +37,7 @@ const form = useForm({
   }),
   send: () => addRevision.mutateAsync({ typeId: props.type.id, ...specRequest(typed.spec), photo: typed.photo }),
   done: () => `Revision ${typed.spec.revision} of ${props.type.code} counts from ${day(typed.spec.date)}.`,
-  then: () => {
-    forget()
-    shown.value = false
-  },
+  then: sent,
 })
 watch(shown, () => form.clear())
 </script>

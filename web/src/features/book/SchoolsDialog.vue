@@ -15,7 +15,7 @@ import SchoolFields from './SchoolFields.vue'
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ type: Schemas['EngineTypeResponse'] }>()
 const change = useWrite(writes.changeType)
-const { typed, isHalf, afresh, forget } = useTypedDialog(
+const { typed, isHalf, afresh, sent } = useTypedDialog(
   open,
   () => `schools:${props.type.id}:${props.type.version}`,
   () => ({ schools: schoolsOf(props.type), why: '' }),
@@ -32,10 +32,7 @@ const form = useForm({
       version: props.type.version,
     }),
   done: (type) => `${type.code} is changed.`,
-  then: () => {
-    forget()
-    open.value = false
-  },
+  then: sent,
 })
 </script>
 

@@ -21,7 +21,7 @@ const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ type: Schemas['EngineTypeResponse'] }>()
 const change = useWrite(writes.changeType)
 const kinds = () => [...new Set(props.type.points.map((p) => p.kind))]
-const { typed, isHalf, afresh, forget } = useTypedDialog(
+const { typed, isHalf, afresh, sent } = useTypedDialog(
   open,
   () => `steps:${props.type.id}:${props.type.version}`,
   () => ({ lines: props.type.steps.map(stepLine), why: '' }),
@@ -36,10 +36,7 @@ const form = useForm({
       version: props.type.version,
     }),
   done: (type) => `${type.code} asks ${plural(type.steps.length, 'step')}.`,
-  then: () => {
-    forget()
-    open.value = false
-  },
+  then: sent,
 })
 const mayCount = (l: StepLine) => l.list !== 'point' && l.list !== 'kit'
 </script>

@@ -42,7 +42,7 @@ const now = () => ({
   remark: props.engine.remark ?? '',
   why: '',
 })
-const { typed, isHalf, afresh, forget } = useTypedDialog(
+const { typed, isHalf, afresh, sent } = useTypedDialog(
   shown,
   () => `engine:${props.engine.row.engineId}:${props.engine.version}`,
   now,
@@ -74,10 +74,7 @@ const form = useForm({
       version: props.engine.version,
     }),
   done: (engine) => `${engine.row.name}: changed.`,
-  then: () => {
-    forget()
-    shown.value = false
-  },
+  then: sent,
 })
 watch(shown, () => form.clear())
 

@@ -29,7 +29,7 @@ const empty = () => ({
   why: '',
   source: '',
 })
-const { typed, isHalf, afresh, forget } = useTypedDialog(open, () => `own:${props.engineId}`, empty)
+const { typed, isHalf, afresh, sent } = useTypedDialog(open, () => `own:${props.engineId}`, empty)
 /** An injector is asked for an amount, a valve for a gap. */
 const asksOf = (kind: unknown) => (typed.line.asks = emptyLine(kind as Schemas['LashKind']).asks)
 const form = useForm({
@@ -49,10 +49,7 @@ const form = useForm({
       source: typed.source,
     }),
   done: () => 'This engine carries its own figure now.',
-  then: () => {
-    forget()
-    open.value = false
-  },
+  then: sent,
 })
 /** Cells of the line and what stands for all of them. */
 const cells = ['line', 'lines', ...lineFields.map((name) => `line.${name}`), ...lineFields, 'demand']

@@ -17,7 +17,7 @@ import { plural } from '../../shared/words/counts'
 /** A walk past many meters: type what each shows, Enter goes to the next, and all are taken at once. */
 const props = defineProps<{ lines: Schemas['RoundLine'][] }>()
 const take = useWrite(writes.takeRound)
-/** A walk past many meters is typed once: a reload takes none of it. What was typed keeps its identifier until it stands, so that nothing is taken twice. */
+/** Survives a reload. What was typed keeps its identifier until it stands, so that nothing is taken twice. */
 const { typed } = useTyped('round', {
   date: '',
   who: '',

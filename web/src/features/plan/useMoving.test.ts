@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { useMoving } from './useMoving'
 
 /** The server's answers, in the order they are let go. */
@@ -20,7 +20,6 @@ beforeEach(() => {
     }),
   )
 })
-afterEach(() => vi.unstubAllGlobals())
 
 const asked = (count: number) => vi.waitFor(() => expect(waiting).toHaveLength(count))
 const check = (sentence: string) => ({ fits: true, sentence, lastDate: '2026-12-01', lateDays: 0, earlyDays: 0 })

@@ -56,12 +56,12 @@ describe('what is typed into a dialog', () => {
   })
 
   it('is gone once it is sent, once it is begun afresh, and where nothing was typed', async () => {
-    const { typed, isHalf, afresh, forget, show } = dialog()
+    const { typed, isHalf, afresh, sent, show } = dialog()
     await show(true)
     typed.why = 'page 4'
     await nextTick()
-    forget()
-    await show(false)
+    sent()
+    await nextTick()
     await show(true)
     expect([typed.why, isHalf.value]).toEqual(['', false])
 

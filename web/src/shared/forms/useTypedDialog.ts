@@ -5,7 +5,7 @@ import { keptTyping } from './keptTyping'
  * What is typed into a dialog: filled afresh each time it opens, unless it was left half typed, by a reload or closed on the way. The key names
  * what is changed, with its version, so that nothing half typed is laid over what somebody else has changed since.
  *
- *     const { typed, isHalf, afresh, forget } = useTypedDialog(open, () => `kit:${id}:${version}`, () => ({ why: '' }))
+ *     const { typed, isHalf, afresh, sent } = useTypedDialog(open, () => `kit:${id}:${version}`, () => ({ why: '' }))
  */
 export function useTypedDialog<T extends object>(open: Ref<boolean>, key: () => string, fresh: () => T) {
   const typed = reactive(fresh()) as T
@@ -18,9 +18,10 @@ export function useTypedDialog<T extends object>(open: Ref<boolean>, key: () => 
       kept = isOpen ? keptTyping<T>(key()) : null
       if (!kept) return
       const half = kept.read()
-      untouched = JSON.stringify(fresh())
+      const start = fresh()
+      untouched = JSON.stringify(start)
       isHalf.value = !!half
-      Object.assign(typed, fresh(), half)
+      Object.assign(typed, start, half)
     },
     { immediate: true },
   )
@@ -36,9 +37,11 @@ export function useTypedDialog<T extends object>(open: Ref<boolean>, key: () => 
     isHalf.value = false
     Object.assign(typed, fresh())
   }
-  function forget(): void {
+  /** What was typed has gone where it belongs: forgotten, and the dialog closes. */
+  function sent(): void {
     kept?.forget()
     kept = null
+    open.value = false
   }
-  return { typed, isHalf, afresh, forget }
+  return { typed, isHalf, afresh, sent }
 }

@@ -249,16 +249,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         @say="say"
       />
       <WaysDialog v-model="waysOpen" :view="view" :sheet="sheet" @say="say" />
-      <GiveUpDialog
-        v-model="givingUp"
-        :visit-id="view.visitId"
-        @give-up="
-          (why) => {
-            givingUp = false
-            say({ kind: 'abandoned', why })
-          }
-        "
-      />
+      <GiveUpDialog v-model="givingUp" :visit-id="view.visitId" @give-up="(why) => say({ kind: 'abandoned', why })" />
     </template>
   </Loaded>
 </template>

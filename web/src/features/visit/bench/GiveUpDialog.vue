@@ -12,7 +12,7 @@ import { useTypedDialog } from '../../../shared/forms/useTypedDialog'
 const shown = defineModel<boolean>({ required: true })
 const props = defineProps<{ visitId: string }>()
 const emit = defineEmits<{ giveUp: [why: string] }>()
-const { typed, isHalf, afresh, forget } = useTypedDialog(
+const { typed, isHalf, afresh, sent } = useTypedDialog(
   shown,
   () => `give-up:${props.visitId}`,
   () => ({ why: '' }),
@@ -20,7 +20,7 @@ const { typed, isHalf, afresh, forget } = useTypedDialog(
 const form = useForm({
   check: () => ({ why: !typed.why.trim() && 'Say why it is given up.' }),
   send: () => Promise.resolve(emit('giveUp', typed.why.trim())),
-  then: forget,
+  then: sent,
 })
 watch(shown, () => form.clear())
 </script>

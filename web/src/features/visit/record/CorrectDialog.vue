@@ -22,7 +22,7 @@ const shown = defineModel<boolean>({ required: true })
 const figures = useFigures()
 const preferences = usePreferences()
 const send = useSend()
-const { typed, isHalf, afresh, forget } = useTypedDialog(
+const { typed, isHalf, afresh, sent } = useTypedDialog(
   shown,
   () => `correct:${props.visitId}:${props.point?.label}`,
   () => ({
@@ -57,8 +57,7 @@ const form = useForm({
   done: () => `${props.point?.label}: corrected; the old figure stays beside the new one.`,
   then: () => {
     preferences.person = typed.person
-    forget()
-    shown.value = false
+    sent()
   },
 })
 watch(shown, () => form.clear())

@@ -6,8 +6,9 @@ import ClearanceField from '../../../shared/fields/ClearanceField.vue'
 import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import FormEnd from '../../../shared/forms/FormEnd.vue'
-import { useTyped } from '../../../shared/forms/useTyped'
+import HalfTyped from '../../../shared/forms/HalfTyped.vue'
 import { useForm } from '../../../shared/forms/useForm'
+import { useTypedDialog } from '../../../shared/forms/useTypedDialog'
 import { plural } from '../../../shared/words/counts'
 import type { Point } from '../bench/useVisit'
 
@@ -16,9 +17,10 @@ const props = defineProps<{ visitId: string; unit: string; points: Point[] }>()
 const shown = defineModel<boolean>({ required: true })
 const send = useSend()
 /** Measured with the hands in the engine: a reload, or the dialog closed on the way, takes none of it. */
-const { typed, forget } = useTyped<{ person: string; unit: string; figures: Record<string, string> }>(
-  `countersign:${props.visitId}`,
-  { person: '', unit: props.unit, figures: {} },
+const { typed, isHalf, afresh, sent } = useTypedDialog(
+  shown,
+  () => `countersign:${props.visitId}`,
+  () => ({ person: '', unit: props.unit, figures: {} as Record<string, string> }),
 )
 const given = () => props.points.filter((p) => typed.figures[p.label]?.trim())
 const form = useForm({
@@ -38,10 +40,7 @@ const form = useForm({
       ],
     }),
   done: () => `Countersigned with ${plural(given().length, 'reading')}.`,
-  then: () => {
-    forget()
-    shown.value = false
-  },
+  then: sent,
 })
 watch(shown, () => form.clear())
 </script>
@@ -49,6 +48,7 @@ watch(shown, () => form.clear())
 <template>
   <BModal v-model="shown" lazy title="Countersign" title-tag="h2" no-footer focus="form select, form input">
     <form novalidate @submit.prevent="form.submit">
+      <HalfTyped :shown="isHalf" @afresh="afresh" />
       <p class="small soft">
         Not by who signed or measured first. Measure the points you choose yourself; leave the others empty.
       </p>
