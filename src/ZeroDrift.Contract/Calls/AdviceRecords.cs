@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Setting;
+
 namespace ZeroDrift.Contract.Calls;
 
 /// <summary>The kinds of adjuster in a call.</summary>
@@ -54,4 +56,11 @@ public sealed record AdviceDemandRequest
 
 public sealed record AdviceReadingRequest(double? EstimateMm, double? LowerMm, double? UpperMm);
 
-public sealed record AdviceRequest(AdjusterRequest? Adjuster, AdviceDemandRequest? Demand, AdviceReadingRequest? Reading, string? Unit);
+/// <summary>One measurement on the way to a setting.</summary>
+public sealed record AttemptRequest(AttemptStage? Stage, AdviceReadingRequest? Reading);
+
+/// <summary>What this hand's locknuts take of the gap, mm: positive where locking closes it.</summary>
+public sealed record LearnedCreepRequest(double? MeanMm, double? SdMm, int? N);
+
+/// <summary>One reading, or the attempts from the first on.</summary>
+public sealed record AdviceRequest(AdjusterRequest? Adjuster, AdviceDemandRequest? Demand, AdviceReadingRequest? Reading, string? Unit, IReadOnlyList<AttemptRequest?>? Attempts = null, LearnedCreepRequest? Creep = null);

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using ZeroDrift.Core.Setting;
+using ZeroDrift.Core.Shims;
 
 namespace ZeroDrift.Contract.Calls;
 
@@ -28,7 +29,17 @@ public sealed record AmountResponse
     public static AmountResponse? Of(SetAmount? a) => a is null ? null : new() { Turns = a.Turns, Mm = a.Mm, Nm = a.Nm };
 }
 
-public sealed record AdviceResponse(AdviceAction Action, TurnResponse? Turn, ShimRangeResponse? Shim, AmountResponse? Amount, string Sentence)
+/// <summary>What can be done where no size brings a gap into its window.</summary>
+public sealed record WayOutResponse(WayOut Way, double ShimMm, double? CutMm, double PredictedMm, string Sentence)
 {
-    public static AdviceResponse Of(Advice a) => new(a.Action, TurnResponse.Of(a.Turn), ShimRangeResponse.Of(a.Shim), AmountResponse.Of(a.Amount), a.Sentence);
+    public static IReadOnlyList<WayOutResponse>? Of(NothingFits? nothing) => nothing is null ? null : [.. nothing.Ways.Select(w => new WayOutResponse(w.Way, w.ShimMm, w.CutMm, w.PredictedMm, w.Sentence))];
+}
+
+/// <summary>
+/// What to do. leaveMm: the gap to leave before the nut is tightened, only of a turn of a screw with a locknut. reason: "nothing nearer" where the shim that is in is as near as any, else
+/// null. ways: only where a figure's choice is null for want of a size; leaving it so comes last.
+/// </summary>
+public sealed record AdviceResponse(AdviceAction Action, TurnResponse? Turn, ShimRangeResponse? Shim, AmountResponse? Amount, double? LeaveMm, string? Reason, IReadOnlyList<WayOutResponse>? Ways, string Sentence)
+{
+    public static AdviceResponse Of(Advice a) => new(a.Action, TurnResponse.Of(a.Turn), ShimRangeResponse.Of(a.Shim), AmountResponse.Of(a.Amount), a.LeaveMm, a.Reason, WayOutResponse.Of(a.Nothing), a.Sentence);
 }

@@ -41,12 +41,12 @@ public static class JudgeCall
         {
             if (demand.FigureMm is { } figure) return Demand.Gap.OfSingleFigure(Clearance.OfMm(figure, "figureMm", "The book's figure"), demand.TightSideMm, demand.LooseSideMm, spoken);
             if (demand.GoMm is not null || demand.NoGoMm is not null)
-                return Demand.Gap.OfBlades(Given.Clearance(demand.GoMm, "goMm", "The blade that goes"), Given.Clearance(demand.NoGoMm, "noGoMm", "The blade that does not go"));
+                return Demand.Gap.OfBlades(Given.Clearance(demand.GoMm, "goMm", "The blade that goes"), Given.Clearance(demand.NoGoMm, "noGoMm", "The blade that does not go"), Clearance.OfMm(demand.SetMm, "setMm", "The figure to set")) with { Unit = spoken };
             return Demand.Gap.OfWindow(
                 Window.Of(
                     Given.Number(demand.MinMm, "minMm", "the window's lower limit in mm, or a figureMm, or a goMm and noGoMm"),
                     Given.Number(demand.MaxMm, "maxMm", "the window's upper limit in mm")),
-                Clearance.OfMm(demand.SetMm, "setMm", "The figure to set"));
+                Clearance.OfMm(demand.SetMm, "setMm", "The figure to set")) with { Unit = spoken };
         }
         catch (BadInputException bad)
         {

@@ -50,7 +50,7 @@ public static class SettingCalls
                 Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm"),
                 request.ClearancePerTravel ?? 1)
             : LocknutCreep.FromPairs([.. pairs.Select((p, i) => (Gap(p.BeforeMm, i, "beforeMm"), Gap(p.AfterMm, i, "afterMm")))]);
-        if (creep is null)
+        if (!creep.IsTold)
             return new CreepResponse(null, pairs.Count, null, $"Not enough history: {pairs.Count} of {LocknutCreep.FewestPairs} pairs. Set to the figure and measure after locking.");
         double? aim = request.TargetMm is { } target ? creep.AimBeforeLock(Clearance.OfMm(target, "targetMm", "The target clearance")) : null;
         return new CreepResponse(creep.CreepMm, creep.Pairs, aim, aim is null

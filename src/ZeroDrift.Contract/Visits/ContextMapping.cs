@@ -2,7 +2,9 @@ using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Setting;
 using ZeroDrift.Core.Visits;
+using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Contract.Visits;
 
@@ -15,22 +17,28 @@ public static class ContextMapping
         Type = TypeOf(record),
         Demands = [.. record.Demands.Select(d => new ContextDemands(d.Revision, d.Source, d.Condition, d.Points.ToDictionary(p => p.Point, Demand, StringComparer.Ordinal)))],
         People = record.People.Select(p => p.Id).ToHashSet(),
-        Steps = [.. record.Steps.Select(s => new VisitStep(s.Step, s.List, s.Text) { Point = s.Point, CrankDeg = s.CrankDeg is { } deg ? CrankAngle.Of(deg, record.Type.Cycle) : null, Counts = s.Counts, Pair = s.Pair, ByStarter = s.ByStarter, Asks = s.Asks, OnlyJob = s.OnlyJob })],
+        Steps = [.. record.Steps.Select(s => new VisitStep(s.Step, s.List, s.Text) { Point = s.Point, CrankDeg = s.CrankDeg is { } deg ? CrankAngle.Of(deg, record.Type.Cycle) : null, Counts = s.Counts, Pair = s.Pair, ByStarter = s.ByStarter, Asks = s.Asks, OnlyJob = s.OnlyJob, Places = s.Places, Must = s.Must, AfterFitting = s.AfterFitting })],
         Expected = record.Expected.Where(e => e is { ClearanceMm: not null, StandardUncertaintyMm: not null }).ToDictionary(e => e.Point, e => new ExpectedFigure(e.ClearanceMm!.Value, e.StandardUncertaintyMm!.Value), StringComparer.Ordinal),
         Schools = new Schools { Order = record.Type.Order, Setting = record.Type.Setting, Judging = record.Type.Judging, Manner = record.Type.Manner, Measuring = record.Type.Measuring, SameWithinMm = record.Type.SameWithinMm },
         Spark = record.Type.Spark,
         HotMinutes = record.Type.HotMinutes,
-        Creep = record.Creep.ToDictionary(c => c.Person, c => new LearnedCreep(c.Pairs, c.CreepMm)),
+        Creep = record.Creep.Where(c => c.MeanMm is not null || c.CreepMm is not null).ToDictionary(c => c.Person, c => new LocknutCreep(c.MeanMm ?? -c.CreepMm!.Value, c.SdMm, c.Pairs)),
+        Rules = record.Rules,
+        Pin = record.Type.Pins,
+        CamMark = record.Type.CamMark,
+        Rotor = record.Type.Rotor,
         Marks = [.. record.Marks.Select(m => new EngineMark(m.Name, m.CrankDeg, m.Trap))],
         ColdMaxC = record.Type.ColdMaxC,
         DialConversion = record.Type.DialConversion,
         FeelSdMm = record.FeelSdMm,
         OwnFeelSdMm = record.OwnFeel.ToDictionary(f => f.Person, f => f.SdMm),
+        Prospects = record.Expected.ToDictionary(e => e.Point, e => new PointProspect(e.BeforeMm, e.BeforeHours, e.FromHere ?? (e is { MmPer1000h: { } rate, StandardErrorMmPer1000h: { } error } ? FreshAhead.Plain(rate, error) : null), e.AimMm, e.AimGainHours), StringComparer.Ordinal),
+        FleetRisk = record.FleetRisk,
+        NextVisitHours = record.NextVisitHours,
         SharedSdMm = record.SharedSdMm,
         Meter = record.Meter is { } m ? new ContextMeter(m.Date, EngineHours.Of(m.ShownHours, "meter.shownHours"), m.OffsetHours) : null,
-        AwaitingVisit = record.Awaiting?.VisitId,
-        AwaitingHours = record.Awaiting?.TotalHours,
-        Awaiting = [.. (record.Awaiting?.Points ?? []).Select(p => new AwaitingPoint(p.Point, p.Found.ToCore(), p.Shim is { } shim ? new Core.Shims.PlannedShim(shim.OldMm, shim.NewMm, shim.Origin, shim.FromPoint) : null))],
+        Waiting = [.. (record.Waiting ?? (record.Awaiting is { } newest ? [newest] : [])).Select(w => new WaitingVisit(w.VisitId, w.TotalHours,
+            [.. w.Points.Select(p => new AwaitingPoint(p.Point, p.Found.ToCore(), p.Shim is { } shim ? new Core.Shims.PlannedShim(shim.OldMm, shim.NewMm, shim.Origin, shim.FromPoint) : null))]))],
     };
 
     private static EngineType TypeOf(ContextRecord record)
@@ -52,7 +60,7 @@ public static class ContextMapping
 
     private static Demand Demand(PointDemandRecord point)
     {
-        var demand = AdviceCall.Demand(point.Demand, null);
+        var demand = AdviceCall.Demand(point.Demand, point.Unit);
         return demand is Demand.Gap gap ? gap with { FleetTolerance = point.FleetTolerance } : demand;
     }
 

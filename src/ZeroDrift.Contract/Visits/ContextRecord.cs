@@ -36,15 +36,30 @@ public sealed record ContextRecord
     /// <summary>A shift that all readings of a visit today would have in common, mm.</summary>
     public double SharedSdMm { get; init; }
     public ContextMeterRecord? Meter { get; init; }
+
+    /// <summary>The newest visit that left points waiting.</summary>
     public AwaitingRecord? Awaiting { get; init; }
+
+    /// <summary>All visits that did, the newest first; a context of before has the newest alone.</summary>
+    public IReadOnlyList<AwaitingRecord>? Waiting { get; set; }
     public IReadOnlyList<MarkRecord> Marks { get; set; } = [];
 
     /// <summary>What each person's locknuts did on this type.</summary>
     public IReadOnlyList<CreepRecord> Creep { get; set; } = [];
+
+    /// <summary>The rules that came since the first building and hold for it; 0 for a context of before.</summary>
+    public int Rules { get; set; }
 }
 
-/// <summary>Pairs of before and after locking, and the creep once they are enough, mm.</summary>
-public sealed record CreepRecord(Guid Person, int Pairs, double? CreepMm);
+/// <summary>Pairs of before and after locking, and the creep once they are enough, mm: negative where locking closes.</summary>
+public sealed record CreepRecord(Guid Person, int Pairs, double? CreepMm)
+{
+    /// <summary>What locking takes of the gap in the mean, mm; from the first pair on. A context of before has none.</summary>
+    public double? MeanMm { get; set; }
+
+    /// <summary>Its scatter, mm.</summary>
+    public double SdMm { get; set; }
+}
 
 public sealed record ContextEngineRecord(Guid Id, string Name, MachineKind Machine, string MachineName, string? Registration, string Site, string? SerialNumber, string? Rating);
 
@@ -52,7 +67,17 @@ public sealed record OwnFeelRecord(Guid Person, double SdMm);
 
 public sealed record PersonRecord(Guid Id, string Name, string Initials);
 
-public sealed record StepRecord(string Step, StepList List, string Text, string? Asks, string? Point, double? CrankDeg, Counting? Counts, string? Pair, string? ByStarter = null, JobKind? OnlyJob = null);
+public sealed record StepRecord(string Step, StepList List, string Text, string? Asks, string? Point, double? CrankDeg, Counting? Counts, string? Pair, string? ByStarter = null, JobKind? OnlyJob = null)
+{
+    /// <summary>The places it belongs to; missing: everywhere.</summary>
+    public IReadOnlyList<VisitPlace>? Places { get; set; }
+
+    /// <summary>A figure rests on it: "not here" is no answer.</summary>
+    public bool Must { get; set; }
+
+    /// <summary>A look at what was fitted at its point: only a tick after the last fitting or turning counts.</summary>
+    public bool AfterFitting { get; set; }
+}
 
 /// <summary>What the record expects of a point, with the rate that lies behind it.</summary>
 public sealed record ExpectedRecord(string Point, double? ClearanceMm, double? StandardUncertaintyMm, double? MmPer1000h, double? StandardErrorMmPer1000h, double? BeforeMm, double? BeforeHours, double? AimMm = null, double? AimGainHours = null)
@@ -111,6 +136,12 @@ public sealed record ContextTypeRecord
 
     /// <summary>Lock pins or cam bars that must be out before the crank turns.</summary>
     public string? Pins { get; init; }
+
+    /// <summary>The mark of the camshaft that shows the lap, as the book names it.</summary>
+    public string? CamMark { get; init; }
+
+    /// <summary>A distributor's rotor can be seen.</summary>
+    public bool Rotor { get; set; }
 
     /// <summary>Diameter of the pulley or flywheel that carries the marks, mm.</summary>
     public double? PulleyMm { get; init; }

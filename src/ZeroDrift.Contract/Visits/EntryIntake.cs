@@ -13,16 +13,13 @@ public sealed class EntryIntake
     /// <summary>Reads an entry; a refusal where a field says nothing, or where it rests on what was refused before it.</summary>
     public (Entry? Entry, Refusal? Refusal) Read(JsonElement json, Visit? visit)
     {
-        Entry entry;
-        try
-        {
-            entry = EntryReader.Read(json);
-        }
-        catch (BadInputException bad)
+        var read = Attempted.Of(() => EntryReader.Read(json));
+        if (read.Bad is { } bad)
         {
             if (json.TryGetProperty("reading", out var reading) && reading.ValueKind == JsonValueKind.String && Guid.TryParse(reading.GetString(), out var id)) refusedReadings.Add(id);
             return (null, new Refusal(RefusalCode.Malformed) { Field = bad.Field, Detail = bad.Message });
         }
+        var entry = read.Value!;
         return RestsOnRefused(entry, visit) ? (null, new Refusal(RefusalCode.RestsOn)) : (entry, null);
     }
 

@@ -5,6 +5,8 @@ using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Setting;
+using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Contract.Visits;
@@ -17,15 +19,10 @@ public static class EntryReader
     /// <summary>Reads an entry that was taken once: where its fields say nothing to this version, it stands as a note.</summary>
     public static Entry Stored(JsonElement json, int sequence)
     {
-        try
-        {
-            return Read(json, sequence);
-        }
-        catch (BadInputException)
-        {
-            var received = json.TryGetProperty("receivedAt", out var at) && at.ValueKind == JsonValueKind.String && at.TryGetDateTimeOffset(out var when) ? when : DateTimeOffset.MinValue;
-            return new Noted(null, "unreadable", null) { Id = json.GetProperty("id").GetGuid(), At = received, By = Guid.Empty, Device = "", Sequence = sequence };
-        }
+        var read = Attempted.Of(() => Read(json, sequence));
+        if (read.Value is { } entry) return entry;
+        var received = json.TryGetProperty("receivedAt", out var at) && at.ValueKind == JsonValueKind.String && at.TryGetDateTimeOffset(out var when) ? when : DateTimeOffset.MinValue;
+        return new Noted(null, "unreadable", null) { Id = json.GetProperty("id").GetGuid(), At = received, By = Guid.Empty, Device = "", Sequence = sequence };
     }
 
     /// <summary>Reads one entry.</summary>
@@ -38,10 +35,10 @@ public static class EntryReader
         var entry = kind switch
         {
             "opened" => (Entry)Opened(f, id, at, by, device),
-            "chose" => new Chose { Id = id, At = at, By = by, Device = device, Method = f.OptionalWord<TurningMethod>("method"), Order = f.OptionalWord<PointOrder>("order"), Setting = f.OptionalWord<SettingOrder>("setting"), Tray = Tray(f), Measuring = f.OptionalWord<MeasuringMeans>("measuring"), Judging = f.OptionalWord<JudgingSchool>("judging"), Manner = f.OptionalWord<SettingManner>("manner"), TurnedBy = f.OptionalText("turnedBy", 100) },
-            "ticked" => new Ticked(f.Text("step", "the step", 100), f.Flag("on"), f.OptionalFigure("said")) { Id = id, At = at, By = by, Device = device },
+            "chose" => new Chose { Id = id, At = at, By = by, Device = device, Point = NotPlaced(f).OptionalText("point", 40), Method = f.OptionalWord<TurningMethod>("method"), Order = f.OptionalWord<PointOrder>("order"), Setting = f.OptionalWord<SettingOrder>("setting"), Tray = Tray(f), Measuring = f.OptionalWord<MeasuringMeans>("measuring"), Judging = f.OptionalWord<JudgingSchool>("judging"), Manner = f.OptionalWord<SettingManner>("manner"), TurnedBy = f.OptionalText("turnedBy", 100) },
+            "ticked" => new Ticked(f.Text("step", "the step", 100), f.Flag("on"), f.OptionalFigure("said")) { Id = id, At = at, By = by, Device = device, NotHere = f.OptionalFlag("notHere") ?? false, Why = f.OptionalText("why") },
             "conditionStated" => new ConditionStated(f.Word<SpecCondition>("condition"), f.OptionalNumber("engineTemperatureC", -60, 200), f.OptionalNumber("hoursStanding", 0, 100_000), f.OptionalFlag("measureAnyway") ?? false) { Id = id, At = at, By = by, Device = device },
-            "positionProved" => Proved(f, id, at, by, device),
+            "positionProved" => Proved(f, id, at, by, device, sequence is not null),
             "barredTo" => new BarredTo(f.Number("crankDeg", -7200, 7200, "where the crank stands")) { Id = id, At = at, By = by, Device = device },
             "tried" => Tried(f, id, at, by, device),
             "figureRead" => new FigureRead
@@ -61,6 +58,7 @@ public static class EntryReader
             },
             "shimRead" => new ShimRead(Point(f), f.Word<ReadingStage>("stage"), f.Figure("thickness", "the thickness as written"), Unit(f), f.Word<ShimKnownBy>("how")) { Id = id, At = at, By = by, Device = device },
             "startState" => new StartStateSeen(Point(f), f.Word<StartState>("state")) { Id = id, At = at, By = by, Device = device },
+            "turned" => new Turned(Point(f)) { Id = id, At = at, By = by, Device = device, Turns = f.OptionalNumber("turns", 0, 1000), Direction = f.OptionalWord<ScrewDirection>("direction"), Nut = f.OptionalWord<NutState>("nut"), Sure = f.OptionalFlag("sure") ?? false },
             "kept" => new Kept(f.Id("reading"), f.OptionalFlag("sure") ?? false) { Id = id, At = at, By = by, Device = device },
             "dropped" => new Dropped(f.Id("reading")) { Id = id, At = at, By = by, Device = device },
             "outcome" => Outcome(f, id, at, by, device),
@@ -102,10 +100,21 @@ public static class EntryReader
         Judging = f.OptionalWord<JudgingSchool>("judging"),
         Manner = f.OptionalWord<SettingManner>("manner"),
         Instruments = f.Texts("instruments", 20),
-        Bench = f.OptionalFlag("bench") ?? false,
+        Place = Place(f),
+        TurnedBy = f.OptionalText("turnedBy", 100),
         Continues = f.OptionalId("continues"),
         JobId = f.OptionalId("jobId"),
     };
+
+    private static VisitPlace Place(FieldReader f)
+    {
+        var (bench, place) = (f.OptionalFlag("bench") ?? false, f.OptionalWord<VisitPlace>("place"));
+        if (bench && place is not null and not VisitPlace.OnBench) throw new BadInputException("place", "A head on a bench is onBench, and nowhere else: leave out bench or place.");
+        return place ?? (bench ? VisitPlace.OnBench : VisitPlace.InMachine);
+    }
+
+    /// <summary>Where the engine is belongs to the opening: what was made safe there holds for that place.</summary>
+    private static FieldReader NotPlaced(FieldReader f) => f.Has("place") ? throw new BadInputException("place", "Where the engine is was said at the opening and stays; give this visit up and open another for another place.") : f;
 
     private static Tray? Tray(FieldReader f)
     {
@@ -115,13 +124,26 @@ public static class EntryReader
         return new Tray(t.OptionalText("setId", 100), Unit(t), t.Texts("blades", 100));
     }
 
-    private static PositionProved Proved(FieldReader f, Guid id, DateTimeOffset at, Guid by, string device)
+    private static PositionProved Proved(FieldReader f, Guid id, DateTimeOffset at, Guid by, string device, bool wasTaken)
     {
         var crank = f.OptionalNumber("crankDeg", -7200, 7200);
         var points = f.Texts("points", MostPoints);
         if (crank is null && points.Count == 0) throw new BadInputException("crankDeg", "Say which stop is proved, or which points.");
-        var signs = f.Objects("signs", 200).Select(s => new SignSeen(s.OptionalWhole("cylinder", 1, 24) ?? throw new BadInputException("signs", "Each sign names its cylinder."), s.Word<LashKind>("kind"), s.Text("state", "how the valve is", 40))).ToList();
+        var signs = f.Objects("signs", 200).Select(s => Sign(s, wasTaken)).OfType<SignSeen>().ToList();
         return new PositionProved(crank, points, signs, f.OptionalText("said")) { Id = id, At = at, By = by, Device = device };
+    }
+
+    /// <summary>One valve as it was seen. What was taken before its words were fixed is passed over.</summary>
+    private static SignSeen? Sign(FieldReader s, bool wasTaken)
+    {
+        var word = s.Text("state", "how the valve is: loose, open or moving", 40);
+        // As it is spoken at the engine: what rocks moves, what is tight is held open.
+        ValveState? state = word switch { "loose" => ValveState.Loose, "open" or "tight" => ValveState.Open, "moving" or "rocking" => ValveState.Moving, _ => null };
+        if (state is null && wasTaken) return null;
+        return new SignSeen(
+            s.OptionalWhole("cylinder", 1, 24) ?? throw new BadInputException("signs", "Each sign names its cylinder."),
+            s.Word<LashKind>("kind"),
+            state ?? throw new BadInputException("signs", $"A valve is loose, open or moving; '{Short(word)}' was given."));
     }
 
     private static Tried Tried(FieldReader f, Guid id, DateTimeOffset at, Guid by, string device)

@@ -36,7 +36,7 @@ public static class RefusalWords
         {
             RefusalCode.Malformed => refusal.Detail ?? "The entry does not fit the contract.",
             RefusalCode.NotOpened => "This visit is not opened yet.",
-            RefusalCode.StepMissing => $"Not ticked off: {string.Join(", ", refusal.Steps ?? [])}.",
+            RefusalCode.StepMissing => $"Not ticked off: {Steps(refusal)}.",
             RefusalCode.StepUnknown => "There is no such step on the lists of this visit.",
             RefusalCode.ConditionMissing => refusal.Field is null
                 ? "Nobody has said yet whether the engine is cold."
@@ -55,7 +55,7 @@ public static class RefusalWords
             RefusalCode.FigureDoubtful => $"{points} {Doubt(refusal)}; if it is so, say that you are sure.",
             RefusalCode.FoundMissing => points.Length == 0 ? "Nothing has been measured yet." : $"Not measured as found: {points}.",
             RefusalCode.LeftMissing => $"Out of the window or undecided, and not set or explained: {points}.",
-            RefusalCode.PartsNotCounted => "What was taken out is not all counted back in.",
+            RefusalCode.PartsNotCounted => "What was taken out is not all counted back in: count the small parts again.",
             RefusalCode.NotYours => "A second signature is somebody else's: not of who measured or signed.",
             RefusalCode.RestsOn => points.Length == 0 ? "Something later rests on it: take that back first." : $"A later entry at {points} rests on it: take that back first.",
             RefusalCode.Differs => "Something else is already written under that identifier.",
@@ -65,8 +65,13 @@ public static class RefusalWords
         };
     }
 
+    /// <summary>The steps by what they say, where that is known; else by their names.</summary>
+    private static string Steps(Refusal refusal) => string.Join("; ", (refusal.StepTexts ?? refusal.Steps ?? []).Select(t => t.TrimEnd('.', ':')));
+
     private static string Doubt(Refusal refusal) => refusal switch
     {
+        { Turns: { } turns } => $"was turned by {turns.ToString("0.##", CultureInfo.InvariantCulture)} turns, more than {Turned.MostUnasked:0} are never meant. Look at the figure again",
+        { Pull: { } pull } => $"would have {(pull.Mm > 0 ? "closed" : "opened")} by {SaidLength.Gap(Math.Abs(pull.Mm), pull.Unit)} as its nut was tightened, more than any nut pulls. Measure it again, or hold the screw and lock it once more",
         { Look: { } look } => $"reads {(look.ReadsTight ? "tighter" : "looser")} than expected, which was about {Figure(look.ExpectedMm, look.Unit, "0.00")} {WrittenFigure.Name(look.Unit)}. Look again{Blades(look)}",
         { Outside: { IsLeft: true } outside } => $"would be left outside what is asked, {Range(outside)}. Measure it again",
         { Outside: { } outside } => $"reads far from what is asked, {Range(outside)}. Check the unit and look again",

@@ -1,3 +1,4 @@
+using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 
@@ -8,7 +9,23 @@ public sealed record FigureRecord(Guid Reading, double? EstimateMm, double? Lowe
     public static FigureRecord? Of(FigureView? f) => f is null ? null : new(f.Reading, f.Value.EstimateMm, f.Value.LowerMm, f.Value.UpperMm, f.Value.StandardUncertaintyMm, f.By, f.At);
 }
 
-public sealed record VisitPointRecord(string Point, FigureRecord? Found, FigureRecord? Left, IReadOnlyList<FigureRecord> Repeats, VerdictState? Verdict, PointOutcome? Outcome);
+/// <summary>A measurement that the adjuster was turned away from.</summary>
+public sealed record AttemptRecord(ReadingStage Stage, double? EstimateMm, double? LowerMm, double? UpperMm, VerdictState? State, Guid Reading, Guid By);
+
+/// <summary>
+/// One point as it stands. attempts: what was measured since it was found and turned away from, in the order begun. advice: what to do now, from the last of what is known; null where the
+/// book asks nothing, or the visit is closed.
+/// </summary>
+public sealed record VisitPointRecord(string Point, FigureRecord? Found, FigureRecord? Left, IReadOnlyList<FigureRecord> Repeats, VerdictState? Verdict, PointOutcome? Outcome, IReadOnlyList<AttemptRecord> Attempts, AdviceResponse? Advice)
+{
+    public static VisitPointRecord Of(PointView p) => new(
+        p.Point, FigureRecord.Of(p.Found), FigureRecord.Of(p.Left), [.. p.Repeats.Select(r => FigureRecord.Of(r)!)], p.Verdict, p.Outcome,
+        [.. p.Attempts.Select(a => new AttemptRecord(a.Stage, a.Value.EstimateMm, a.Value.LowerMm, a.Value.UpperMm, a.State, a.Reading, a.By))],
+        p.Advice is { } advice ? AdviceResponse.Of(advice) : null);
+}
+
+/// <summary>A step answered with "not here".</summary>
+public sealed record NotHereRecord(string Step, string? Why);
 
 public sealed record NextRecord
 {
@@ -97,6 +114,15 @@ public sealed record VisitRecord
 
     /// <summary>Opened on a bench: no hours, no stops.</summary>
     public required bool Bench { get; init; }
+
+    /// <summary>Where the engine is.</summary>
+    public required VisitPlace Place { get; init; }
+
+    /// <summary>Steps answered with "not here".</summary>
+    public required IReadOnlyList<NotHereRecord> NotHere { get; init; }
+
+    /// <summary>The open job that the signature of this visit closes, where its opening names none; a server knows it.</summary>
+    public Guid? ClosesJob { get; init; }
     public string? ContextId { get; init; }
     public string? ContextAsked { get; init; }
     public ContextRecord? Context { get; init; }
@@ -111,7 +137,7 @@ public sealed record VisitRecord
         Date = visit.Opened.Date,
         State = visit.State,
         Head = head,
-        Points = [.. visit.Points.Select(p => new VisitPointRecord(p.Point, FigureRecord.Of(p.Found), FigureRecord.Of(p.Left), [.. p.Repeats.Select(r => FigureRecord.Of(r)!)], p.Verdict, p.Outcome))],
+        Points = [.. visit.Points.Select(VisitPointRecord.Of)],
         Next = visit.Next is { } next ? new NextRecord { Do = next.Do, Point = next.Point, CrankDeg = next.CrankDeg, Step = next.Step } : null,
         Refusals = [.. visit.Refusals.Select(r => new RefusalRecord(r.Code, r.Points, r.Steps, r.Sentence()))],
         Proved = [.. visit.Proved.Select(p => p.Degrees)],
@@ -127,6 +153,8 @@ public sealed record VisitRecord
         Swapped = visit is { State: VisitState.Open, Swapped: { } pair } ? new SwappedRecord(pair.First, pair.Second) : null,
         Signed = visit.Signed is { } s ? new SignedRecord(s.By, s.At, s.Remark) : null,
         Bench = visit.Opened.Bench,
+        Place = visit.Place,
+        NotHere = [.. visit.NotHere.Select(t => new NotHereRecord(t.Step, t.Why))],
         Parts = [.. visit.Parts.Select(p => new PartRecord(p.Id, p.Points, p.Cylinder, p.Whole, p.Part, p.Why, p.CutMm, p.By, p.At))],
         Notes = [.. visit.Notes.Select(n => new NoteRecord(n.Id, n.Point, n.Text, n.Photo, n.Customer, n.By, n.At))],
         SaidSteps = [.. visit.Context.Steps.Select(s => (s.Key, Said: visit.SaidAt(s.Key))).Where(s => s.Said is not null).Select(s => new SaidStepRecord(s.Key, s.Said!))],

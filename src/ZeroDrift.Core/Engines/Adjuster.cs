@@ -44,14 +44,15 @@ public abstract record Adjuster
     public string Word => Match(_ => "screw", _ => "eccentric shaft", _ => "shim", _ => "hydraulic lifter", _ => "injector screw", _ => "engine-brake screw");
 
     /// <summary>Something is locked after setting, and may drag the setting round.</summary>
-    public bool HasLocknut => Match(_ => true, _ => true, _ => false, lifter => !lifter.SelfLocking, _ => true, _ => true);
+    public bool HasLocknut => Match(screw => !screw.SelfLocking, _ => true, _ => false, lifter => !lifter.SelfLocking, _ => true, _ => true);
 
-    /// <summary>Screw and locknut.</summary>
+    /// <summary>A screw, with a locknut unless it locks itself.</summary>
     /// <param name="Place">Where it sits.</param>
     /// <param name="PitchMm">Thread pitch, above 0 to 10 mm.</param>
     /// <param name="ClearancePerTravel">Clearance gained per screw travel, above 0 to 10; 1 at the valve end.</param>
     /// <param name="ClockwiseCloses">True on an ordinary rocker (common practice, no source).</param>
-    public sealed record Screw(ScrewPlace Place, double PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true) : Adjuster
+    /// <param name="SelfLocking">No locknut: its own drag holds it.</param>
+    public sealed record Screw(ScrewPlace Place, double PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true, bool SelfLocking = false) : Adjuster
     {
         /// <inheritdoc/>
         public override T Match<T>(Func<Screw, T> screw, Func<Eccentric, T> eccentric, Func<Shim, T> shim, Func<Hydraulic, T> hydraulic, Func<InjectorScrew, T> injectorScrew, Func<BrakeScrew, T> brakeScrew) => screw(this);

@@ -44,7 +44,7 @@ public enum AdjusterKind
 /// <param name="ShimSizesMm">The size series.</param>
 /// <param name="ShimPerClearance">Shim travel per clearance.</param>
 /// <param name="TravelTurns">A lifter's plunger travel in turns.</param>
-/// <param name="SelfLocking">A lifter's adjuster without a locknut.</param>
+/// <param name="SelfLocking">A screw or a lifter's adjuster without a locknut.</param>
 public sealed record AdjusterFigures(double? PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true, IReadOnlyList<double>? ShimSizesMm = null, double ShimPerClearance = 1, Turns? TravelTurns = null, bool SelfLocking = false);
 
 /// <summary>From a book's word to an adjuster.</summary>
@@ -70,9 +70,9 @@ public static class AdjusterKinds
         IReadOnlyList<double> sizes = figures.ShimSizesMm ?? [];
         return kind switch
         {
-            AdjusterKind.ScrewAtValve or AdjusterKind.BridgeScrew => new Adjuster.Screw(ScrewPlace.Valve, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
-            AdjusterKind.ScrewAtPushrod => new Adjuster.Screw(ScrewPlace.Pushrod, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
-            AdjusterKind.FollowerScrew => new Adjuster.Screw(ScrewPlace.Follower, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
+            AdjusterKind.ScrewAtValve or AdjusterKind.BridgeScrew => new Adjuster.Screw(ScrewPlace.Valve, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses, figures.SelfLocking),
+            AdjusterKind.ScrewAtPushrod => new Adjuster.Screw(ScrewPlace.Pushrod, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses, figures.SelfLocking),
+            AdjusterKind.FollowerScrew => new Adjuster.Screw(ScrewPlace.Follower, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses, figures.SelfLocking),
             AdjusterKind.EccentricShaft => new Adjuster.Eccentric(),
             AdjusterKind.ShimOnTop => new Adjuster.Shim(Engines.ShimAccess.OnTop, sizes, figures.ShimPerClearance),
             AdjusterKind.ShimUnderBucket => new Adjuster.Shim(Engines.ShimAccess.UnderBucket, sizes, figures.ShimPerClearance),

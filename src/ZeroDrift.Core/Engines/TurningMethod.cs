@@ -44,4 +44,7 @@ public static class TurningMethods
 
     /// <summary>The eye is on one valve at a time: the point is proved by what was seen, not by a stop.</summary>
     public static bool IsByEye(this TurningMethod method) => method is TurningMethod.LobeAway or TurningMethod.ExhaustOpeningIntakeClosing;
+
+    /// <summary>The school that needs no mark, for whoever cannot stop at one.</summary>
+    public static TurningMethod ByEyeMethod(this EngineType type) => type.Order.Cycle == EngineCycle.FourStroke ? TurningMethod.ExhaustOpeningIntakeClosing : TurningMethod.LobeAway;
 }

@@ -1,5 +1,6 @@
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Lengths;
+using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Core.Judging;
 
@@ -24,18 +25,39 @@ public abstract record Demand
 
     /// <summary>
     /// A clearance: a window with or without a figure to set; a single figure, to which a tolerance is added; or the two blades of a
-    /// go/no-go pair, which have no figure to set.
+    /// go/no-go pair, with or without a figure to set beside them.
     /// </summary>
-    /// <param name="Window">Where to leave alone, mm.</param>
+    /// <param name="Window">Where to leave alone, mm; of a pair, the blade that goes and the one that does not.</param>
     /// <param name="SetMm">The figure to set, inside the window; null where the book gives none.</param>
     /// <param name="FleetTolerance">The book gives one figure and the window is the fleet's own, shown as such.</param>
     public sealed record Gap(Window Window, Clearance? SetMm, bool FleetTolerance) : Demand
     {
+        /// <summary>A go/no-go pair: judged by which of its blades enters, and the blade that does not go is itself outside.</summary>
+        public bool IsPair { get; init; }
+
+        /// <summary>What the source speaks: a blade of the other unit may stand for its figures (<see cref="BladeOfFigure"/>).</summary>
+        public LengthUnit Unit { get; init; }
+
+        /// <summary>The figure a setting aims at is ours, the middle of the window, because the book gives none.</summary>
+        public bool AimIsOurs => SetMm is null;
+
         /// <summary>Tolerance on either side of a single figure where nobody gives one, mm (common practice, no source).</summary>
         public const double DefaultToleranceMm = 0.025;
 
         /// <summary>The figure that a setting aims at: the book's, else the middle of the window.</summary>
         public Clearance AimMm => SetMm ?? Clearance.Near((Window.MinMm + Window.MaxMm) / 2);
+
+        /// <summary>The same asked in the blades of a tray that speaks another unit: each figure that a blade stands for is that blade.</summary>
+        /// <param name="trayMm">The blades, mm.</param>
+        /// <param name="trayUnit">What is written on them.</param>
+        public Gap InBlades(IReadOnlyList<double> trayMm, LengthUnit trayUnit)
+        {
+            if (trayUnit == Unit || trayMm.Count == 0) return this;
+            var (min, max) = (Blade(Window.MinMm), Blade(Window.MaxMm));
+            return max <= min ? this : this with { Window = Window.Of(min, max), SetMm = SetMm is { } set ? Blade(set) : null };
+
+            Clearance Blade(Clearance figure) => BladeOfFigure.In(trayMm, trayUnit, figure, Unit) is { } i ? Clearance.Near(trayMm[i]) : figure;
+        }
 
         /// <summary>A book window.</summary>
         /// <exception cref="BadInputException">A set figure outside the window.</exception>
@@ -61,12 +83,18 @@ public abstract record Demand
             var common = unit == LengthUnit.Thou ? (double)Length.MillimetresPerThou : DefaultToleranceMm;
             var tight = Require.Above(tightSideMm ?? common, 0, Require.ThickestMm, "tightSideMm", "The tolerance on the tight side", "mm");
             var loose = Require.Above(looseSideMm ?? common, 0, Require.ThickestMm, "looseSideMm", "The tolerance on the loose side", "mm");
-            return new Gap(Window.Of(figureMm - Math.Min(tight, figureMm / 3), figureMm + loose), figureMm, true);
+            return new Gap(Window.Of(figureMm - Math.Min(tight, figureMm / 3), figureMm + loose), figureMm, true) { Unit = unit };
         }
 
-        /// <summary>A go/no-go pair: the first goes, the second does not. No figure to set, so never on the figure.</summary>
-        /// <exception cref="BadInputException">The wrong way round.</exception>
-        public static Gap OfBlades(Clearance goMm, Clearance noGoMm) => new(Window.Of(goMm, noGoMm, "noGoMm"), null, false);
+        /// <summary>A go/no-go pair: the first goes, the second does not; a figure to set lies on the first or between the two.</summary>
+        /// <exception cref="BadInputException">The wrong way round, or a figure to set that the pair would refuse.</exception>
+        public static Gap OfBlades(Clearance goMm, Clearance noGoMm, Clearance? setMm = null)
+        {
+            var window = Window.Of(goMm, noGoMm, "noGoMm");
+            if (setMm is { } set && (set < goMm - 1e-9 || set >= noGoMm - 1e-9))
+                throw new BadInputException("setMm", $"The figure to set, {Require.Text(set)}, must be at least the blade that goes, {Require.Text(goMm)}, and less than the one that does not, {Require.Text(noGoMm)} mm.");
+            return new Gap(window, setMm, false) { IsPair = true };
+        }
 
         /// <inheritdoc/>
         public override T Match<T>(Func<Gap, T> gap, Func<Zero, T> zero, Func<Preload, T> preload, Func<Height, T> height, Func<Torque, T> torque) => gap(this);

@@ -76,7 +76,7 @@ public sealed record Judgement(VerdictState? State, bool OnFigure, Because? Beca
     /// <param name="sameWithinMm">Where all are brought to one figure: how near is near enough.</param>
     public static Judgement Of(Reading reading, IReadOnlyList<BladeTrial> trials, Demand.Gap gap, JudgingSchool school = JudgingSchool.Window, bool aBladeTellsMore = false, double sameWithinMm = DefaultSameWithinMm)
     {
-        var (state, because) = Stands(reading, trials, gap.Window);
+        var (state, because) = Stands(reading, trials, gap);
         var onFigure = because == Judging.Because.Touch && state == VerdictState.InWindow && gap.SetMm is { } set && Drags(trials).Any(mm => Same(mm, set));
         if (school == JudgingSchool.OneFigure && gap.SetMm is { } figure && trials.Count > 0) return BySetBlade(trials, figure, state, onFigure, because, aBladeTellsMore);
         var onEdge = school == JudgingSchool.EdgeToSet && Drags(trials).Any(mm => Same(mm, gap.Window.MinMm) || Same(mm, gap.Window.MaxMm));
@@ -101,18 +101,25 @@ public sealed record Judgement(VerdictState? State, bool OnFigure, Because? Beca
 
     internal static bool Same(double a, double b) => Math.Abs(a - b) <= SameMm;
 
-    private static (VerdictState?, Because?) Stands(Reading reading, IReadOnlyList<BladeTrial> trials, Window window)
+    private static (VerdictState?, Because?) Stands(Reading reading, IReadOnlyList<BladeTrial> trials, Demand.Gap gap)
     {
-        var drags = Drags(trials).ToList();
-        if (drags.Count > 0)
-        {
-            if (drags.TrueForAll(mm => mm >= window.MinMm - SameMm && mm <= window.MaxMm + SameMm)) return (VerdictState.InWindow, Judging.Because.Touch);
-            if (drags.TrueForAll(mm => mm < window.MinMm - SameMm)) return (VerdictState.Tight, Judging.Because.Touch);
-            if (drags.TrueForAll(mm => mm > window.MaxMm + SameMm)) return (VerdictState.Loose, Judging.Because.Touch);
-        }
+        var window = gap.Window;
+        if (ByTouch([.. Drags(trials)], gap) is { } touched) return (touched, Judging.Because.Touch);
         if (Verdict.ByBounds(reading, window) is { } bounded) return (bounded, Judging.Because.Bounds);
         if (reading.EstimateMm is null) return (null, null);
         return (Verdict.Judge(reading, window).State, Judging.Because.Probability);
+    }
+
+    /// <summary>What the blades that drag say; null where none does, or they lie on both sides of a limit.</summary>
+    private static VerdictState? ByTouch(IReadOnlyList<double> drags, Demand.Gap gap)
+    {
+        var window = gap.Window;
+        if (drags.Count == 0) return null;
+        // Of a pair a blade that drags has entered: the one that must not go decides, whatever else drags.
+        if (gap.IsPair) return drags.Any(mm => mm >= window.MaxMm - SameMm) ? VerdictState.Loose : drags.All(mm => mm < window.MinMm - SameMm) ? VerdictState.Tight : VerdictState.InWindow;
+        if (drags.All(mm => mm >= window.MinMm - SameMm && mm <= window.MaxMm + SameMm)) return VerdictState.InWindow;
+        if (drags.All(mm => mm < window.MinMm - SameMm)) return VerdictState.Tight;
+        return drags.All(mm => mm > window.MaxMm + SameMm) ? VerdictState.Loose : null;
     }
 
     private static Judgement BySetBlade(IReadOnlyList<BladeTrial> trials, double figure, VerdictState? state, bool onFigure, Because? because, bool aBladeTellsMore)

@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Lengths;
+
 namespace ZeroDrift.Core.Shims;
 
 /// <summary>Where a decided shim comes from.</summary>
@@ -20,13 +22,10 @@ public enum ShimOrigin
 /// <param name="FromPoint">The point that gives it; null unless from a point.</param>
 public sealed record PlannedShim(double OldMm, double NewMm, ShimOrigin Origin, string? FromPoint)
 {
-    /// <summary>Said where it is to be fitted.</summary>
-    public string Sentence
+    /// <summary>Said where it is to be fitted, in the unit of the job.</summary>
+    public string Sentence(LengthUnit unit)
     {
-        get
-        {
-            var from = Origin switch { ShimOrigin.Point => $"from {FromPoint}", ShimOrigin.Drawer => "from the drawer", _ => "ordered" };
-            return FormattableString.Invariant($"Decided: {NewMm:0.00#} mm, {from}, in place of {OldMm:0.00#}. Fit it, then measure.");
-        }
+        var from = Origin switch { ShimOrigin.Point => $"from {FromPoint}", ShimOrigin.Drawer => "from the drawer", _ => "ordered" };
+        return $"Decided: {SaidLength.Shim(NewMm, unit)}, {from}, in place of {SaidLength.Shim(OldMm, unit)}. Fit it, then measure.";
     }
 }

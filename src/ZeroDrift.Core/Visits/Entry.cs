@@ -43,6 +43,7 @@ public static class EntryKind
         [typeof(FigureRead)] = "figureRead",
         [typeof(ShimRead)] = "shimRead",
         [typeof(StartStateSeen)] = "startState",
+        [typeof(Turned)] = "turned",
         [typeof(Kept)] = "kept",
         [typeof(Dropped)] = "dropped",
         [typeof(OutcomeSaid)] = "outcome",

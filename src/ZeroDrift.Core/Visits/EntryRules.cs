@@ -9,38 +9,49 @@ internal static class EntryRules
 {
     private const double ExpectedErrors = 3;
 
+    /// <summary>No nut pulls a screw this far: a figure was misread, or the screw turned with it, mm (common practice, no source).</summary>
+    private const double MostPullMm = 0.2;
+
     /// <summary>Why an entry cannot follow; null where it can. Undo, correction and admission look at the whole list and are judged by the visit.</summary>
     public static Refusal? Judge(VisitFold fold, Entry entry)
     {
         if (fold.Abandoned is not null) return new Refusal(RefusalCode.Abandoned);
         if (entry is Opened opened) return fold.Opened is null ? Open(fold.Context, opened) : new Refusal(RefusalCode.EngineOpen);
         if (fold.Opened is null) return new Refusal(RefusalCode.NotOpened);
-        try
-        {
-            return entry switch
-            {
-                Chose e => Choose(fold, e),
-                Ticked e => Tick(fold, e),
-                ConditionStated e => State(fold.Context, e),
-                PositionProved e => Known(fold, e.Points),
-                FigureEntry e => Measure(fold, e),
-                ShimRead e => Known(fold, [e.Point]) ?? Shim(e),
-                StartStateSeen e => Known(fold, [e.Point]),
-                Kept e => Keep(fold, e),
-                Dropped e => !fold.Readings.TryGetValue(e.Reading, out var reading) ? new Refusal(RefusalCode.EntryUnknown) : reading.Kept is null ? null : new Refusal(RefusalCode.RestsOn),
-                OutcomeSaid e => Known(fold, [e.Point]) ?? Fit(e),
-                PartChanged e => Known(fold, e.Points) ?? (e.Cylinder is { } c && !fold.Context.Type.Order.Has(c) ? Malformed("cylinder", $"Cylinder {c} is not on this engine of {fold.Context.Type.Order.Count}.") : null),
-                Answered e => Known(fold, e.Points),
-                Noted e => e.Point is null ? null : Known(fold, [e.Point]),
-                Signed => fold.Signed is not null ? new Refusal(RefusalCode.AlreadySigned) : Owed.Refusals(fold).FirstOrDefault(),
-                Countersigned e => Countersign(fold, e),
-                _ => null,
-            };
-        }
-        catch (BadInputException bad)
-        {
-            return Malformed(bad.Field, bad.Message);
-        }
+        var judged = Attempted.Of(() => Rule(fold, entry));
+        return judged.Bad is { } bad ? Malformed(bad.Field, bad.Message) : judged.Value;
+    }
+
+    private static Refusal? Rule(VisitFold fold, Entry entry) => entry switch
+    {
+        Chose e => Choose(fold, e),
+        Ticked e => Tick(fold, e),
+        ConditionStated e => State(fold.Context, e),
+        PositionProved e => Known(fold, e.Points),
+        FigureEntry e => Measure(fold, e),
+        ShimRead e => Known(fold, [e.Point]) ?? Shim(e),
+        StartStateSeen e => Known(fold, [e.Point]),
+        Turned e => Known(fold, [e.Point]) ?? Turn(fold, e),
+        Kept e => Keep(fold, e),
+        Dropped e => !fold.Readings.TryGetValue(e.Reading, out var reading) ? new Refusal(RefusalCode.EntryUnknown) : reading is { Kept: null, Closed: null } ? null : RestsOn(reading),
+        OutcomeSaid e => Known(fold, [e.Point]) ?? Fit(e),
+        PartChanged e => Known(fold, e.Points) ?? (e.Cylinder is { } c && !fold.Context.Type.Order.Has(c) ? Malformed("cylinder", $"Cylinder {c} is not on this engine of {fold.Context.Type.Order.Count}.") : null),
+        Answered e => Known(fold, e.Points),
+        Noted e => e.Point is null ? null : Known(fold, [e.Point]),
+        Signed => fold.Signed is not null ? new Refusal(RefusalCode.AlreadySigned) : Owed.Refusals(fold).FirstOrDefault(),
+        Countersigned e => Countersign(fold, e),
+        _ => null,
+    };
+
+    private static Refusal RestsOn(ReadingWork reading) => new(RefusalCode.RestsOn) { Points = [reading.Point] };
+
+    /// <summary>An adjuster is moved only after it was found as it stands; a shim is changed and not turned.</summary>
+    private static Refusal? Turn(VisitFold fold, Turned e)
+    {
+        var point = fold.PointOf(e.Point)!;
+        if (point.Point.Adjuster is Adjuster.Shim) return Malformed("point", $"{e.Point} is set by a shim: there is nothing to turn. Say which shim was fitted.");
+        if (fold.Opened!.Job != JobKind.Build && point is { Found: null, FoundBefore: null, Start: null }) return new Refusal(RefusalCode.FoundMissing) { Points = [e.Point] };
+        return e is { Turns: > Turned.MostUnasked, Sure: false } ? new Refusal(RefusalCode.FigureDoubtful) { Points = [e.Point], Turns = e.Turns } : null;
     }
 
     public static Refusal Malformed(string field, string sentence) => new(RefusalCode.Malformed) { Field = field, Detail = sentence };
@@ -54,10 +65,11 @@ internal static class EntryRules
     public static Refusal? Open(VisitContext context, Opened e)
     {
         if (e.EngineId != context.EngineId) return new Refusal(RefusalCode.EngineUnknown);
-        if (e.ShownHours is null && !e.Bench) return Malformed("shownHours", "Give what the hour meter shows; only a head on a bench has none.");
+        if (e.ShownHours is null && e.Place == VisitPlace.InMachine) return Malformed("shownHours", "Give what the hour meter shows; only a head on a bench or an engine on a stand has none.");
         if (e.Date.Year is < 1950 or > 2200) return new Refusal(RefusalCode.DateImpossible) { Field = "date" };
-        if (e.Continues is not null && e.Continues != context.AwaitingVisit) return Malformed("continues", "That visit has no points waiting on this engine.");
+        if (e.Continues is not null && context.WaitingOf(e.Continues) is null) return Malformed("continues", "That visit has no points waiting on this engine.");
         if (e.Method is { } method && Impossible(context, method) is { } sentence) return Malformed("method", sentence);
+        if (e.TurnedBy == Chose.Starter && e.Method?.NeedsMark() == true) return TooCoarse("method");
         if (e.ShownHours is not { } shown || context.Meter is not { } meter) return null;
         var days = e.Date.DayNumber - meter.Date.DayNumber;
         var run = shown - meter.ShownHours;
@@ -70,27 +82,19 @@ internal static class EntryRules
     {
         if (e.Method is { } asked && Impossible(fold.Context, asked) is { } sentence) return Malformed("method", sentence);
         var method = e.Method ?? fold.Method;
-        if ((e.TurnedBy ?? fold.TurnedBy) == Chose.Starter && method.NeedsMark())
-            return Malformed(e.Method is null ? "turnedBy" : "method", "The starter is too coarse to stop at a mark: choose rocking, exhaust opening / intake closing, or lobe away.");
-        return null;
+        if ((e.TurnedBy ?? fold.TurnedBy) == Chose.Starter && method.NeedsMark()) return TooCoarse(e.Method is null ? "turnedBy" : "method");
+        return e.Point is null ? null : Known(fold, [e.Point]);
     }
 
-    private static string? Impossible(VisitContext context, TurningMethod method)
-    {
-        try
-        {
-            context.Stops(method);
-            return null;
-        }
-        catch (BadInputException bad)
-        {
-            return bad.Message;
-        }
-    }
+    private static Refusal TooCoarse(string field) => Malformed(field, "The starter is too coarse to stop at a mark: choose rocking, exhaust opening / intake closing, or lobe away.");
+
+    private static string? Impossible(VisitContext context, TurningMethod method) => Attempted.Of(() => context.Stops(method)).Bad?.Message;
 
     private static Refusal? Tick(VisitFold fold, Ticked e)
     {
         if (fold.Context.Steps.FirstOrDefault(s => s.Key == e.Step) is not { } step) return new Refusal(RefusalCode.StepUnknown) { Steps = [e.Step] };
+        if (e.NotHere && !e.On) return Malformed("notHere", "\"Not here\" answers a step: say it with the step ticked.");
+        if (e.NotHere && step.Must) return Malformed("notHere", $"A figure rests on this step, so it cannot be passed over: {step.Text}");
         if (!e.On && step.List == StepList.MakeSafe && fold.HasFigure) return new Refusal(RefusalCode.RestsOn) { Steps = [e.Step] };
         // Nothing said is no part out, and none in.
         if (e is { On: true, Said: not null } && step.Counts is not null && Owed.Count(e.Said) is null) return Malformed("said", "Say how many parts: a whole number.");
@@ -116,14 +120,14 @@ internal static class EntryRules
         if (fold.Readings.TryGetValue(e.Reading, out var reading))
         {
             if (reading.Point != e.Point || reading.Stage != e.Stage) return new Refusal(RefusalCode.Differs) { Field = "reading", Points = [reading.Point] };
-            if (reading.Kept is not null) return new Refusal(RefusalCode.RestsOn) { Points = [e.Point] };
+            if (reading.Kept is not null || reading.Closed is not null) return RestsOn(reading);
         }
         // Reads it once, so that what is no figure is refused by its field.
         if (e is Tried tried) Reading.FromBlades([tried.Trial]);
         if (e is FigureRead figure) ReadingWork.OfFigure(figure, fold.Context.DialConversion);
         if (e.Stage == ReadingStage.Claimed) return null;
         var bench = fold.Opened!.Bench;
-        if (!bench && Owed.Unticked(fold, s => s.List == StepList.MakeSafe) is { Count: > 0 } steps) return new Refusal(RefusalCode.StepMissing) { Steps = steps };
+        if (Owed.Unticked(fold, s => s.List == StepList.MakeSafe && Owed.IsAsked(fold, s)) is { Count: > 0 } steps) return Owed.StepsMissing(fold, steps);
         if (fold.Condition is null) return new Refusal(RefusalCode.ConditionMissing);
         if (!bench && !e.Unproved && !fold.IsProved(e.Point)) return new Refusal(RefusalCode.StopNotProved) { Points = [e.Point] };
         if (e.Stage != ReadingStage.AsFound && fold.Opened.Job != JobKind.Build && point is { Found: null, FoundBefore: null, Start: null })
@@ -149,15 +153,8 @@ internal static class EntryRules
     private static Refusal? Keep(VisitFold fold, Kept e)
     {
         if (!fold.Readings.TryGetValue(e.Reading, out var reading) || !reading.SaysSomething) return new Refusal(RefusalCode.ReadingEmpty);
-        if (reading.Kept is not null) return new Refusal(RefusalCode.RestsOn) { Points = [reading.Point] };
-        try
-        {
-            reading.Value();
-        }
-        catch (BadInputException bad)
-        {
-            return new Refusal(RefusalCode.BladesContradict) { Points = [reading.Point], Detail = bad.Message };
-        }
+        if (reading.Kept is not null || reading.Closed is not null) return RestsOn(reading);
+        if (Attempted.Of(reading.Value).Bad is { } bad) return new Refusal(RefusalCode.BladesContradict) { Points = [reading.Point], Detail = bad.Message };
         return e.Sure ? null : Doubt(fold, reading);
     }
 
@@ -166,9 +163,14 @@ internal static class EntryRules
     {
         if (!IsDoubtful(fold, reading)) return null;
         var look = Look(fold, reading);
+        if (PullOf(fold, reading) is { } pull && Math.Abs(pull) > MostPullMm) return new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Pull = new LockPull(pull, fold.Unit) };
         var outside = look is null && Asked(fold, reading) is { } gap ? new OutsideWindow(gap.Window, reading.Stage == ReadingStage.AsLeft, fold.Tray?.Unit ?? Lengths.LengthUnit.Millimetre) : null;
         return new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Look = look, Outside = outside };
     }
+
+    /// <summary>What the nut would have taken, were this the figure after locking; null where nothing was measured before.</summary>
+    private static double? PullOf(VisitFold fold, ReadingWork reading) => reading.Stage == ReadingStage.AsLeft && reading.ValueOrNothing().EstimateMm is { } after
+        && fold.PointOf(reading.Point)?.KeptAt(ReadingStage.BeforeLock).LastOrDefault()?.ValueOrNothing().EstimateMm is { } before && fold.PointOf(reading.Point)!.Point.Adjuster.HasLocknut ? before - after : null;
 
     private static Demand.Gap? Asked(VisitFold fold, ReadingWork reading) => fold.Context.For(fold.Condition?.Condition)?.ByPoint.GetValueOrDefault(reading.Point) as Demand.Gap;
 
@@ -185,6 +187,7 @@ internal static class EntryRules
     {
         var value = reading.Value();
         var gap = Asked(fold, reading);
+        if (PullOf(fold, reading) is { } pull && Math.Abs(pull) > MostPullMm) return true;
         if (reading.Stage == ReadingStage.AsLeft && gap is not null && reading.Judge(gap)?.State is VerdictState.Tight or VerdictState.Loose) return true;
         if (reading.Stage == ReadingStage.AsFound && fold.Context.Expected.TryGetValue(reading.Point, out var expected))
         {

@@ -2,6 +2,7 @@ using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
+using ZeroDrift.Core.Turning;
 
 namespace ZeroDrift.Core.Visits;
 
@@ -32,6 +33,25 @@ public enum PointOrder
 
     /// <summary>All of one kind, then the other, so that the blade in hand changes once.</summary>
     OneBlade,
+
+    /// <summary>All exhausts first: the hotter, the more urgent.</summary>
+    ExhaustsFirst,
+
+    /// <summary>All intakes first.</summary>
+    IntakesFirst,
+}
+
+/// <summary>Where the engine is while it is worked on.</summary>
+public enum VisitPlace
+{
+    /// <summary>In its machine.</summary>
+    InMachine,
+
+    /// <summary>Whole, out of its machine: no battery, no wheels, no propeller.</summary>
+    OnStand,
+
+    /// <summary>A head on a bench: no hours, no stops, not in the trend.</summary>
+    OnBench,
 }
 
 /// <summary>Whether a point is set as soon as it is measured.</summary>
@@ -73,7 +93,7 @@ public sealed record Opened : Entry
     /// <summary>The day.</summary>
     public required DateOnly Date { get; init; }
 
-    /// <summary>What the hour meter shows; null only on a bench.</summary>
+    /// <summary>What the hour meter shows; null only out of the machine.</summary>
     public EngineHours? ShownHours { get; init; }
 
     /// <summary>The context the device folded by.</summary>
@@ -103,8 +123,14 @@ public sealed record Opened : Entry
     /// <summary>What else is measured with: a micrometer, a dial, by the name written on it.</summary>
     public IReadOnlyList<string> Instruments { get; init; } = [];
 
-    /// <summary>A head on a bench: no hours, no make-safe, no stops, not in the trend.</summary>
-    public bool Bench { get; init; }
+    /// <summary>Where the engine is.</summary>
+    public VisitPlace Place { get; init; }
+
+    /// <summary>A head on a bench.</summary>
+    public bool Bench => Place == VisitPlace.OnBench;
+
+    /// <summary>Who or what turns the crank; null where nobody said, <see cref="Chose.Starter"/> where the starter does.</summary>
+    public string? TurnedBy { get; init; }
 
     /// <summary>The visit whose awaiting points this one finishes.</summary>
     public Guid? Continues { get; init; }
@@ -137,6 +163,9 @@ public sealed record Chose : Entry
     /// <summary>How a screw is locked.</summary>
     public SettingManner? Manner { get; init; }
 
+    /// <summary>The point to go on with: it stays chosen until it is done or another is.</summary>
+    public string? Point { get; init; }
+
     /// <summary>Who or what turns the crank; <see cref="Starter"/> where the starter does.</summary>
     public string? TurnedBy { get; init; }
 
@@ -145,13 +174,20 @@ public sealed record Chose : Entry
 }
 
 /// <summary>A step of the lists done, or not after all.</summary>
-public sealed record Ticked(string Step, bool On, string? Said) : Entry;
+public sealed record Ticked(string Step, bool On, string? Said) : Entry
+{
+    /// <summary>It does not apply here: the step is answered, and printed so.</summary>
+    public bool NotHere { get; init; }
+
+    /// <summary>Why it does not apply.</summary>
+    public string? Why { get; init; }
+}
 
 /// <summary>Cold or hot, with what it rests on.</summary>
 public sealed record ConditionStated(SpecCondition Condition, double? EngineTemperatureC, double? HoursStanding, bool MeasureAnyway) : Entry;
 
 /// <summary>What was seen of one valve.</summary>
-public sealed record SignSeen(int Cylinder, LashKind Kind, string State);
+public sealed record SignSeen(int Cylinder, LashKind Kind, ValveState State);
 
 /// <summary>The stop, or these points, proved by what was seen.</summary>
 public sealed record PositionProved(double? CrankDeg, IReadOnlyList<string> Points, IReadOnlyList<SignSeen> Signs, string? Said) : Entry;

@@ -8,3 +8,8 @@ namespace ZeroDrift.Core.Visits;
 /// <param name="IsLeft">The point would be left so.</param>
 /// <param name="Unit">What the blades speak.</param>
 public sealed record OutsideWindow(Window Window, bool IsLeft, LengthUnit Unit);
+
+/// <summary>A lock that took more of the gap, or gave more, than any nut does.</summary>
+/// <param name="Mm">What it took, mm; below zero where it opened.</param>
+/// <param name="Unit">What the blades speak.</param>
+public sealed record LockPull(double Mm, LengthUnit Unit);

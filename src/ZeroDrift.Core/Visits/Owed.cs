@@ -10,7 +10,7 @@ internal static class Owed
     public static IReadOnlyList<Refusal> Refusals(VisitFold fold)
     {
         var refusals = new List<Refusal>();
-        if (Unticked(fold, s => IsAsked(fold, s)) is { Count: > 0 } steps) refusals.Add(new Refusal(RefusalCode.StepMissing) { Steps = steps });
+        if (Unticked(fold, s => IsAsked(fold, s)) is { Count: > 0 } steps) refusals.Add(StepsMissing(fold, steps));
         if (fold.Condition is null) refusals.Add(new Refusal(RefusalCode.ConditionMissing));
         var owing = Owing(fold);
         var found = owing.Where(p => OwesFound(fold, p)).Select(p => p.Point.Label).ToList();
@@ -20,6 +20,9 @@ internal static class Owed
         if (Uncounted(fold) is { Count: > 0 } uncounted) refusals.Add(new Refusal(RefusalCode.PartsNotCounted) { Steps = uncounted });
         return refusals;
     }
+
+    /// <summary>The refusal for want of steps, with what they say.</summary>
+    public static Refusal StepsMissing(VisitFold fold, IReadOnlyList<string> steps) => new(RefusalCode.StepMissing) { Steps = steps, StepTexts = [.. steps.Select(s => fold.Context.StepOf(s)?.Text ?? s)] };
 
     public static List<string> Unticked(VisitFold fold, Func<VisitStep, bool> which) =>
         [.. fold.Context.Steps.Where(s => which(s) && !fold.IsTicked(s.Key)).Select(s => s.Key)];
@@ -44,6 +47,8 @@ internal static class Owed
         if (fold.Opened!.Job == JobKind.Build) return true;
         if (said == PointOutcome.Awaiting) return false;
         if (fold.Opened.Continues is not null) return true;
+        // Whatever it was found as: it was moved since.
+        if (point.IsTurned) return true;
         return GapOf(fold, point) is { } gap && point.Found is { } found && found.Judge(gap)?.State != VerdictState.InWindow;
     }
 
@@ -63,13 +68,22 @@ internal static class Owed
     }
 
     /// <summary>
-    /// Whether the signature waits for a step. The kit list is for the road, not for the record; a step at a point belongs to its as-left, so
-    /// that a point left alone asks none.
+    /// Whether the signature waits for a step. The kit list is for the road, not for the record; parts are counted in only where some were counted out; a
+    /// step at a point belongs to its setting, so that a point left alone asks none.
     /// </summary>
     public static bool IsAsked(VisitFold fold, VisitStep step)
     {
-        if (!step.IsAskedIn(fold.Opened!.Job) || (step.List == StepList.MakeSafe && fold.Opened.Bench)) return false;
-        return step.Point is null || (fold.PointOf(step.Point) is { } point && IsSet(point));
+        if (!step.IsAskedIn(fold.Opened!.Job, fold.Place) || (step.List == StepList.MakeSafe && fold.Opened.Bench)) return false;
+        if (step.Counts is { } way) return way == Counting.In && Taken(fold, step.Pair ?? step.Key) > 0;
+        if (step.Point is not { } label) return true;
+        return fold.PointOf(label) is { } point && (IsSet(point) || (step.AfterFitting && point.ChangedAt is not null));
+    }
+
+    /// <summary>Whether a step of a point is to be ticked now: one before its setting while that is owed, a look at what was fitted once it was, or once it is set.</summary>
+    public static bool IsDueAt(VisitFold fold, VisitStep step, PointWork point)
+    {
+        if (!step.IsAskedIn(fold.Opened!.Job, fold.Place)) return false;
+        return step.AfterFitting ? point.ChangedAt is not null || IsSet(point) : !OwesFound(fold, point) && (OwesLeft(fold, point) || IsSet(point));
     }
 
     /// <summary>An as-left was taken, or said to be.</summary>
@@ -78,13 +92,13 @@ internal static class Owed
     private static List<string> Uncounted(VisitFold fold)
     {
         var wrong = new List<string>();
-        foreach (var pair in fold.Context.Steps.Where(s => s.Counts is not null).GroupBy(s => s.Pair ?? s.Key))
-        {
-            var (outs, ins) = (Sum(pair, Counting.Out), Sum(pair, Counting.In));
-            if (outs != ins) wrong.AddRange(pair.Select(s => s.Key));
-        }
+        foreach (var pair in fold.Context.Steps.Where(s => s.Counts is not null && s.IsAskedIn(fold.Opened!.Job, fold.Place)).GroupBy(s => s.Pair ?? s.Key))
+            if (Taken(fold, pair.Key) is > 0 and var taken && taken != Sum(fold, pair.Key, Counting.In)) wrong.AddRange(pair.Select(s => s.Key));
         return wrong;
-
-        int Sum(IEnumerable<VisitStep> steps, Counting way) => steps.Where(s => s.Counts == way).Sum(s => Count(fold.SaidAt(s.Key)) ?? 0);
     }
+
+    /// <summary>Parts counted out of a pair.</summary>
+    private static int Taken(VisitFold fold, string pair) => Sum(fold, pair, Counting.Out);
+
+    private static int Sum(VisitFold fold, string pair, Counting way) => fold.Context.Steps.Where(s => s.Counts == way && (s.Pair ?? s.Key) == pair).Sum(s => Count(fold.SaidAt(s.Key)) ?? 0);
 }

@@ -20,6 +20,18 @@ public sealed class PointWork
     /// <summary>Every reading not given up, in the order it was begun.</summary>
     public IReadOnlyList<ReadingWork> Readings => readings;
 
+    /// <summary>What was measured since it was found and then turned away from, in the order begun: failed locks among them.</summary>
+    public IReadOnlyList<ReadingWork> Attempts => [.. readings.Where(r => r.Closed is not null)];
+
+    /// <summary>The adjuster was moved and nothing has been said or left since.</summary>
+    public bool IsTurned => turnings > 0;
+
+    /// <summary>How the nut was left when it was last moved; null where nobody said.</summary>
+    public NutState? Nut { get; private set; }
+
+    /// <summary>Place in the visit of the last time something was fitted or turned here: a look at it from before does not count.</summary>
+    internal int? ChangedAt { get; private set; }
+
     /// <summary>Shims seen, in order.</summary>
     public IReadOnlyList<ShimRead> Shims => shims;
 
@@ -46,7 +58,7 @@ public sealed class PointWork
     /// </summary>
     public ReadingWork? GapWithShim => Fitted is null
         ? Left ?? Found
-        : keptInOrder.Skip(keptAtFitting).LastOrDefault(r => r.Stage is ReadingStage.AsLeft or ReadingStage.BeforeLock);
+        : keptInOrder.Skip(keptAtFitting).LastOrDefault(r => r is { Closed: null, Stage: ReadingStage.AsLeft or ReadingStage.BeforeLock });
 
     /// <summary>The shim that came out and the one that went in; null where none did or a thickness is not known.</summary>
     public Shims.ShimChange? Change => Point.Adjuster is Adjuster.Shim shim && Fitted is not null && ShimNowMm is { } now && OldMm is { } old ? new Shims.ShimChange(old, now, shim.ShimPerClearance) : null;
@@ -80,10 +92,12 @@ public sealed class PointWork
     private readonly List<ReadingWork> readings = [];
     private int fittedAt;
     private int keptAtFitting;
+    private int begunAtFitting;
+    private int turnings;
     private readonly List<ShimRead> shims = [];
 
-    /// <summary>Kept readings of a stage, in the order they were kept.</summary>
-    public IEnumerable<ReadingWork> KeptAt(ReadingStage stage) => keptInOrder.Where(r => r.Stage == stage);
+    /// <summary>Kept readings of a stage that stand, in the order they were kept.</summary>
+    public IEnumerable<ReadingWork> KeptAt(ReadingStage stage) => keptInOrder.Where(r => r.Stage == stage && r.Closed is null);
 
     /// <summary>As found: the first kept.</summary>
     public ReadingWork? Found => KeptAt(ReadingStage.AsFound).FirstOrDefault();
@@ -92,7 +106,13 @@ public sealed class PointWork
     public ReadingWork? Left => KeptAt(ReadingStage.AsLeft).LastOrDefault();
 
     /// <summary>A reading of a stage begun and not kept yet.</summary>
-    public ReadingWork? Growing(ReadingStage stage) => readings.FindLast(r => r.Stage == stage && r.Kept is null);
+    public ReadingWork? Growing(ReadingStage stage) => readings.FindLast(r => r.Stage == stage && r.Kept is null && r.Closed is null);
+
+    /// <summary>
+    /// Everything measured here from the found figure on that advice may rest on, oldest first, kept or not: of a shim point only what was measured with
+    /// the shim that is there now.
+    /// </summary>
+    public IReadOnlyList<ReadingWork> Measured => [.. (Fitted is null ? readings : readings.Skip(begunAtFitting)).Where(r => r.Stage != ReadingStage.Claimed)];
 
     /// <summary>Something was measured here, or its start state seen; what somebody claims of it is neither.</summary>
     public bool IsBegun => readings.Exists(r => r.Stage != ReadingStage.Claimed) || Start is not null;
@@ -107,12 +127,21 @@ public sealed class PointWork
 
     internal void Add(ShimRead shim) => shims.Add(shim);
 
-    internal void Say(OutcomeSaid said)
+    internal void Say(OutcomeSaid said, int at)
     {
         Said = said;
         if (said.Outcome != PointOutcome.ShimFitted) return;
         // What was read of the shim before is another shim's.
         Fitted = said;
-        (fittedAt, keptAtFitting) = (shims.Count, keptInOrder.Count);
+        ChangedAt = at;
+        (fittedAt, keptAtFitting, begunAtFitting) = (shims.Count, keptInOrder.Count, readings.Count);
+    }
+
+    /// <summary>What was measured since it was found is an attempt now, and what was said of it is said no more.</summary>
+    internal void Turn(Turned turned, int at)
+    {
+        turnings++;
+        (Nut, ChangedAt, Said) = (turned.Nut, at, null);
+        foreach (var reading in readings.Where(r => r.Closed is null && (r.Stage is ReadingStage.BeforeLock or ReadingStage.AsLeft || (r.Stage == ReadingStage.AsFound && r.Kept is null)))) reading.Closed = turnings;
     }
 }

@@ -8,11 +8,12 @@ public sealed class ReadingWork
 {
     private readonly List<Tried> tries = [];
     private readonly VisitContext context;
+    private readonly Tray? tray;
     private bool figureLast;
 
-    internal ReadingWork(FigureEntry first, VisitContext context)
+    internal ReadingWork(FigureEntry first, VisitContext context, Tray? tray)
     {
-        (Id, Point, Stage, this.context) = (first.Reading, first.Point, first.Stage, context);
+        (Id, Point, Stage, this.context, this.tray) = (first.Reading, first.Point, first.Stage, context, tray);
     }
 
     /// <summary>Its identifier.</summary>
@@ -33,6 +34,12 @@ public sealed class ReadingWork
     /// <summary>How it became a fact; null while it grows.</summary>
     public Kept? Kept { get; internal set; }
 
+    /// <summary>The attempt it belongs to, 1 first, once the adjuster was turned after it; null while it stands.</summary>
+    public int? Closed { get; internal set; }
+
+    /// <summary>Who measured it: who kept it, else who tried last.</summary>
+    public Guid By => Kept?.By ?? lastBy;
+
     /// <summary>Some of it was measured without proof of the position.</summary>
     public bool Unproved { get; private set; }
 
@@ -45,6 +52,11 @@ public sealed class ReadingWork
     /// <summary>The last entry it rests on; what a correction corrects.</summary>
     public Guid LastEntry { get; private set; }
 
+    /// <summary>When that was made.</summary>
+    public DateTimeOffset LastAt { get; private set; }
+
+    private Guid lastBy;
+
     /// <summary>What it says. An amount (turns, a height, a torque) says no clearance.</summary>
     /// <exception cref="BadInputException">Blades that contradict each other, or a figure that is none.</exception>
     public Reading Value()
@@ -55,29 +67,25 @@ public sealed class ReadingWork
     }
 
     /// <summary>The same, or nothing where it contradicts itself.</summary>
-    public Reading ValueOrNothing()
-    {
-        try
-        {
-            return Value();
-        }
-        catch (BadInputException)
-        {
-            return Reading.Nothing;
-        }
-    }
+    public Reading ValueOrNothing() => Attempted.Of(Value).Value ?? Reading.Nothing;
 
     /// <summary>The judgement of it; null where there is nothing to judge by or nothing said.</summary>
     public Judgement? Judge(Demand.Gap? gap, JudgingSchool school = JudgingSchool.Window, double sameWithinMm = Judgement.DefaultSameWithinMm)
     {
         var value = ValueOrNothing();
-        return gap is null || value is { EstimateMm: null, LowerMm: null, UpperMm: null } ? null : Judgement.Of(value, Trials, gap, school, sameWithinMm: sameWithinMm);
+        return gap is null || value is { EstimateMm: null, LowerMm: null, UpperMm: null } ? null : Judgement.Of(value, Trials, InBlades(gap), school, sameWithinMm: sameWithinMm);
     }
+
+    /// <summary>What is asked, said in the blades that were tried: of two units the blade that stands for a figure is the figure.</summary>
+    private Demand.Gap InBlades(Demand.Gap gap) => context.Rules < VisitContext.BladesStandForFigures || Trials.Count == 0 ? gap
+        : tray is { } own && own.Unit == tries[^1].Unit ? gap.InBlades(own.BladesMm, own.Unit) : gap.InBlades([.. Trials.SelectMany(t => t.BladesMm)], tries[^1].Unit);
 
     internal void Add(FigureEntry entry)
     {
         Unproved |= entry.Unproved;
         LastEntry = entry.Id;
+        lastBy = entry.By;
+        LastAt = entry.At;
         figureLast = entry is FigureRead;
         if (entry is Tried tried) tries.Add(tried);
         else if (entry is FigureRead figure) Figure = figure;

@@ -65,6 +65,9 @@ public sealed record Refusal(string Code)
     /// <summary>The steps it is about.</summary>
     public IReadOnlyList<string>? Steps { get; init; }
 
+    /// <summary>What those steps say.</summary>
+    public IReadOnlyList<string>? StepTexts { get; init; }
+
     /// <summary>The field at fault, where one is.</summary>
     public string? Field { get; init; }
 
@@ -76,6 +79,12 @@ public sealed record Refusal(string Code)
 
     /// <summary>What a figure lies outside of, where it is asked again for that.</summary>
     public OutsideWindow? Outside { get; init; }
+
+    /// <summary>A lock that took more than a nut does, where a figure is asked again for that.</summary>
+    public LockPull? Pull { get; init; }
+
+    /// <summary>Turns nobody means, where they are asked again.</summary>
+    public double? Turns { get; init; }
 
     /// <summary>The visit that stands in the way.</summary>
     public Guid? VisitId { get; init; }

@@ -2,7 +2,7 @@ using ZeroDrift.Core.Judging;
 
 namespace ZeroDrift.Core.Visits;
 
-/// <summary>How a screw is held and felt while its locknut is tightened.</summary>
+/// <summary>How an adjuster is held and felt while it is set and its nut is tightened: a screw, a bolt or an eccentric.</summary>
 public enum SettingManner
 {
     /// <summary>Blade out: small turns, lock, try.</summary>
@@ -13,6 +13,9 @@ public enum SettingManner
 
     /// <summary>Snug on the blade one size up, then the right one slides with a trace of drag. An aid: the size up is never the as-left.</summary>
     OneSizeUp,
+
+    /// <summary>Blade in, the adjuster in until it nips, then back off until the drag is right.</summary>
+    LimitAndBackOff,
 }
 
 /// <summary>The ways of working beside the school of positions: a book says how it does it, and whoever works chooses otherwise.</summary>

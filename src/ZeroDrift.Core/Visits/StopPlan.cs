@@ -27,7 +27,7 @@ public sealed class StopPlan
         Turning = type.Plan(method, begin);
         IReadOnlyList<LashPoint> points = [.. Sorted(type.Points, order)];
         var stops = new List<PlannedStop>();
-        foreach (var stop in Turning.Stops)
+        foreach (var stop in FromWhereItIs(Turning.Stops, method, begin))
         {
             var set = stop.Set.Select(p => p.Point).ToList();
             // A stop at which nothing can be set is nothing to bar to. A book's list is followed to the letter, its order too.
@@ -43,10 +43,22 @@ public sealed class StopPlan
         cycle = type.Order.Cycle;
     }
 
+    /// <summary>A book's list keeps its order, but may be begun at any of its stops: it turns round to the one the crank stands at.</summary>
+    private static IEnumerable<TurningStop> FromWhereItIs(IReadOnlyList<TurningStop> stops, TurningMethod method, CrankAngle? begin)
+    {
+        var first = method == TurningMethod.Book && begin is { } here ? Enumerable.Range(0, stops.Count).FirstOrDefault(i => Same(stops[i].CrankDeg, here), 0) : 0;
+        for (var i = 0; i < stops.Count; i++)
+        {
+            var stop = stops[(first + i) % stops.Count];
+            yield return first == 0 ? stop : stop with { TurnFromPreviousDeg = i == 0 ? 0 : stops[(first + i - 1) % stops.Count].CrankDeg.ForwardTo(stop.CrankDeg) };
+        }
+    }
+
     private static IEnumerable<LashPoint> Sorted(IReadOnlyList<LashPoint> points, PointOrder order) => order switch
     {
         PointOrder.ByCylinder => points.OrderBy(p => p.Cylinder),
-        PointOrder.OneBlade => points.OrderBy(p => p.Kind),
+        PointOrder.OneBlade or PointOrder.IntakesFirst => points.OrderBy(p => p.Kind),
+        PointOrder.ExhaustsFirst => points.OrderBy(p => p.Kind switch { LashKind.Exhaust => 0, LashKind.Intake => 1, _ => 2 }),
         _ => points,
     };
 

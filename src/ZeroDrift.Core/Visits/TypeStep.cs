@@ -32,15 +32,21 @@ public sealed record TypeStep(string Key, StepList List, string Text)
     /// <summary>In this kind of job only.</summary>
     public JobKind? OnlyJob { get; init; }
 
+    /// <summary>The places it belongs to; null for everywhere.</summary>
+    public IReadOnlyList<VisitPlace>? Places { get; init; }
+
+    /// <summary>A step at points: a look at what was fitted, after the last fitting or turning.</summary>
+    public bool AfterFitting { get; init; }
+
     /// <summary>As a visit asks it: once, or at every point it belongs to.</summary>
     public IEnumerable<VisitStep> Of(EngineType type)
     {
         if (List != StepList.Point)
         {
-            yield return new VisitStep(Key, List, Text) { CrankDeg = CrankDeg, Counts = Counts, Pair = Pair, Asks = Asks, OnlyJob = OnlyJob };
+            yield return new VisitStep(Key, List, Text) { CrankDeg = CrankDeg, Counts = Counts, Pair = Pair, Asks = Asks, OnlyJob = OnlyJob, Places = Places };
             yield break;
         }
         foreach (var point in type.Points.Where(p => (Kind is null || p.Kind == Kind) && (Points is null || Points.Contains(p.Label))))
-            yield return new VisitStep($"{Key}:{point.Label}", List, Text.Replace(PointMark, point.Label, StringComparison.Ordinal)) { Point = point.Label, Asks = Asks, OnlyJob = OnlyJob };
+            yield return new VisitStep($"{Key}:{point.Label}", List, Text.Replace(PointMark, point.Label, StringComparison.Ordinal)) { Point = point.Label, Asks = Asks, OnlyJob = OnlyJob, Places = Places, AfterFitting = AfterFitting };
     }
 }

@@ -2,6 +2,7 @@ using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Setting;
 
 namespace ZeroDrift.Core.Visits;
 
@@ -67,8 +68,17 @@ public sealed record VisitStep(string Key, StepList List, string Text)
     /// <summary>What it asks instead where the starter turns the crank: power stays on then.</summary>
     public string? ByStarter { get; init; }
 
-    /// <summary>Whether this kind of job asks it; the kit list is for the road and asked by none.</summary>
-    public bool IsAskedIn(JobKind job) => List != StepList.Kit && (OnlyJob is null || OnlyJob == job);
+    /// <summary>The places it belongs to; null for everywhere.</summary>
+    public IReadOnlyList<VisitPlace>? Places { get; init; }
+
+    /// <summary>A figure rests on it: "not here" is no answer to it.</summary>
+    public bool Must { get; init; }
+
+    /// <summary>A look at what was fitted: it counts only after the last fitting or turning of its point.</summary>
+    public bool AfterFitting { get; init; }
+
+    /// <summary>Whether this kind of job asks it, where the engine is; the kit list is for the road and asked by none.</summary>
+    public bool IsAskedIn(JobKind job, VisitPlace place) => List != StepList.Kit && (OnlyJob is null || OnlyJob == job) && Places?.Contains(place) != false;
 }
 
 /// <summary>What one revision asks, in one condition.</summary>
@@ -83,11 +93,29 @@ public sealed record ContextDemands(string Revision, string Source, SpecConditio
 /// <param name="StandardUncertaintyMm">Of the forecast, a reading's own included.</param>
 public sealed record ExpectedFigure(double ClearanceMm, double StandardUncertaintyMm);
 
+/// <summary>What the record knows of a point beyond today's expectation.</summary>
+/// <param name="BeforeMm">As it was left last; null where it never was.</param>
+/// <param name="BeforeHours">Engine hours then.</param>
+/// <param name="Ahead">Where it heads from whatever figure it is left at; null where nobody knows.</param>
+/// <param name="AimMm">The figure that lasts longest; null where it is the book's.</param>
+/// <param name="AimGainHours">The hours it gives the engine.</param>
+public sealed record PointProspect(double? BeforeMm, double? BeforeHours, Wear.FreshAhead? Ahead, double? AimMm, double? AimGainHours)
+{
+    /// <summary>Nothing is known.</summary>
+    public static PointProspect None { get; } = new(null, null, null, null, null);
+}
+
 /// <summary>The meter as it was last known.</summary>
 /// <param name="Date">The day.</param>
 /// <param name="ShownHours">What it showed.</param>
 /// <param name="OffsetHours">Hours of earlier meters.</param>
 public sealed record ContextMeter(DateOnly Date, EngineHours ShownHours, double OffsetHours);
+
+/// <summary>A visit that left points waiting.</summary>
+/// <param name="VisitId">The visit.</param>
+/// <param name="TotalHours">Engine hours then, through meter changes; null where not known.</param>
+/// <param name="Points">What waits since.</param>
+public sealed record WaitingVisit(Guid VisitId, double? TotalHours, IReadOnlyList<AwaitingPoint> Points);
 
 /// <summary>A point an earlier visit left waiting, with what it was found as.</summary>
 /// <param name="Point">Its label.</param>
@@ -119,6 +147,15 @@ public sealed record VisitContext
     /// <summary>What is expected of each point, by label.</summary>
     public IReadOnlyDictionary<string, ExpectedFigure> Expected { get; init; } = new Dictionary<string, ExpectedFigure>();
 
+    /// <summary>What the record knows of each point, by label.</summary>
+    public IReadOnlyDictionary<string, PointProspect> Prospects { get; init; } = new Dictionary<string, PointProspect>();
+
+    /// <summary>The fleet's risk of a valve out of its limits, 0 to 1.</summary>
+    public double FleetRisk { get; init; } = 0.05;
+
+    /// <summary>Engine hours from this visit to the book's next; null without an interval.</summary>
+    public double? NextVisitHours { get; init; }
+
     /// <summary>A shift that all readings of a visit today would have in common, as a standard deviation, mm; 0 where the record says nothing of it.</summary>
     public double SharedSdMm { get; init; }
 
@@ -134,11 +171,32 @@ public sealed record VisitContext
     /// <summary>A spark engine; else a diesel.</summary>
     public bool Spark { get; init; }
 
+    /// <summary>Its lock pin or cam bar, as the book names it; null where it names none.</summary>
+    public string? Pin { get; init; }
+
+    /// <summary>The mark of its camshaft that shows the lap; null where the book names none.</summary>
+    public string? CamMark { get; init; }
+
+    /// <summary>A distributor's rotor can be seen.</summary>
+    public bool Rotor { get; init; }
+
     /// <summary>A hot figure holds for so many minutes since the engine stopped; null where the type gives no limit.</summary>
     public double? HotMinutes { get; init; }
 
     /// <summary>What each person's locknuts did on this type so far.</summary>
-    public IReadOnlyDictionary<Guid, LearnedCreep> Creep { get; init; } = new Dictionary<Guid, LearnedCreep>();
+    public IReadOnlyDictionary<Guid, LocknutCreep> Creep { get; init; } = new Dictionary<Guid, LocknutCreep>();
+
+    /// <summary>The rules that came after the first building and hold for this context: a visit folds by those it was opened with.</summary>
+    public int Rules { get; init; }
+
+    /// <summary>From these on a blade of the other unit stands for a figure of the book.</summary>
+    public const int BladesStandForFigures = 1;
+
+    /// <summary>From these on a figure measured cold is not judged by a hot one.</summary>
+    public const int ColdIsNotHot = 1;
+
+    /// <summary>The rules that a new context holds to.</summary>
+    public const int NewestRules = 1;
 
     /// <summary>Marks found at earlier visits.</summary>
     public IReadOnlyList<EngineMark> Marks { get; init; } = [];
@@ -152,17 +210,18 @@ public sealed record VisitContext
     /// <summary>The last look at the meter; null where there was none.</summary>
     public ContextMeter? Meter { get; init; }
 
-    /// <summary>The visit whose points wait, if one does.</summary>
-    public Guid? AwaitingVisit { get; init; }
+    /// <summary>Visits that left points waiting, the newest first.</summary>
+    public IReadOnlyList<WaitingVisit> Waiting { get; init; } = [];
 
-    /// <summary>Engine hours at that visit, through meter changes; null where not known.</summary>
-    public double? AwaitingHours { get; init; }
+    /// <summary>The demands of a condition; before one is stated the usual ones. Cold figures of a type that knows only hot ones are judged by nothing.</summary>
+    public ContextDemands? For(SpecCondition? condition) => Demands.FirstOrDefault(d => d.Condition == condition)
+        ?? (Demands.Count == 0 || (Rules >= ColdIsNotHot && condition == SpecCondition.Cold) ? null : Demands[0]);
 
-    /// <summary>Those points.</summary>
-    public IReadOnlyList<AwaitingPoint> Awaiting { get; init; } = [];
+    /// <summary>What waits since a visit; null where nothing does.</summary>
+    public WaitingVisit? WaitingOf(Guid? visit) => visit is { } id ? Waiting.FirstOrDefault(w => w.VisitId == id) : null;
 
-    /// <summary>The demands of a condition, else the usual ones.</summary>
-    public ContextDemands? For(SpecCondition? condition) => Demands.FirstOrDefault(d => d.Condition == condition) ?? (Demands.Count > 0 ? Demands[0] : null);
+    /// <summary>The step of a key; null where there is none.</summary>
+    public VisitStep? StepOf(string key) => Steps.FirstOrDefault(s => s.Key == key);
 
     /// <summary>How well somebody's feel repeats, mm.</summary>
     public double FeelSdOf(Guid person) => OwnFeelSdMm.TryGetValue(person, out var own) ? own : FeelSdMm;
@@ -193,6 +252,3 @@ public sealed record EngineMark(string Name, double CrankDeg, bool Trap)
         return ahead > 180 ? ahead - 360 : ahead;
     }
 }
-
-/// <summary>What a person's locknuts did on a type: how many pairs of before and after locking there are, and the creep once they are enough.</summary>
-public sealed record LearnedCreep(int Pairs, double? CreepMm);

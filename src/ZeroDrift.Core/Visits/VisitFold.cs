@@ -7,9 +7,10 @@ namespace ZeroDrift.Core.Visits;
 internal sealed class VisitFold
 {
     private readonly Dictionary<string, PointWork> points;
-    private readonly Dictionary<string, (bool On, string? Said)> ticks = [];
+    private readonly Dictionary<string, (Ticked Tick, int At)> ticks = [];
     private readonly Dictionary<Guid, ReadingWork> readings = [];
     private readonly Dictionary<VisitQuestion, Answered> answers = [];
+    private int applied;
 
     public VisitFold(VisitContext context)
     {
@@ -31,6 +32,9 @@ internal sealed class VisitFold
     public Schools Schools { get; private set; }
 
     public string? TurnedBy { get; private set; }
+
+    /// <summary>The point somebody chose to go on with; the fold does not forget it when it is done.</summary>
+    public string? Chosen { get; private set; }
 
     /// <summary>Where the crank stood when this school was begun: the plan turns round to it.</summary>
     public CrankAngle? Begin { get; private set; }
@@ -64,18 +68,29 @@ internal sealed class VisitFold
 
     public IReadOnlyDictionary<Guid, ReadingWork> Readings => readings;
 
-    public IEnumerable<string> TickedOn => ticks.Where(t => t.Value.On).Select(t => t.Key);
-
     public StopPlan Plan => Context.Stops(Method, Begin, Schools.Order);
 
     public bool IsByStarter => TurnedBy == Chose.Starter;
 
+    /// <summary>The unit of the job: what its blades speak.</summary>
+    public Lengths.LengthUnit Unit => Tray?.Unit ?? Lengths.LengthUnit.Millimetre;
+
+    public VisitPlace Place => Opened?.Place ?? VisitPlace.InMachine;
+
     /// <summary>Whether a live figure was measured at the engine (a claimed one was not).</summary>
     public bool HasFigure => readings.Values.Any(r => r.Stage != ReadingStage.Claimed);
 
-    public bool IsTicked(string step) => ticks.GetValueOrDefault(step).On;
+    /// <summary>Ticked; a look at what was fitted only if nothing was fitted or turned there since.</summary>
+    public bool IsTicked(string step) => TickOf(step) is not null;
 
-    public string? SaidAt(string step) => ticks.TryGetValue(step, out var tick) && tick.On ? tick.Said : null;
+    public string? SaidAt(string step) => TickOf(step)?.Said;
+
+    /// <summary>The tick that stands; null where there is none.</summary>
+    public Ticked? TickOf(string step)
+    {
+        if (!ticks.TryGetValue(step, out var tick) || !tick.Tick.On) return null;
+        return Context.StepOf(step) is { AfterFitting: true, Point: { } label } && PointOf(label)?.ChangedAt > tick.At ? null : tick.Tick;
+    }
 
     public PointWork? PointOf(string label) => points.GetValueOrDefault(label);
 
@@ -84,11 +99,12 @@ internal sealed class VisitFold
 
     public void Apply(Entry entry)
     {
+        applied++;
         switch (entry)
         {
             case Opened e: Open(e); break;
             case Chose e: Choose(e); break;
-            case Ticked e: ticks[e.Step] = (e.On, e.Said); break;
+            case Ticked e: ticks[e.Step] = (e, applied); break;
             case ConditionStated e: Condition = e; break;
             case PositionProved e: Prove(e); break;
             case BarredTo e: Bar(e); break;
@@ -97,7 +113,8 @@ internal sealed class VisitFold
             case StartStateSeen e when PointOf(e.Point) is { } point: point.Start = e; break;
             case Kept e: Keep(e); break;
             case Dropped e when readings.Remove(e.Reading, out var dropped): points[dropped.Point].Drop(dropped); break;
-            case OutcomeSaid e when PointOf(e.Point) is { } point: point.Say(e); break;
+            case OutcomeSaid e when PointOf(e.Point) is { } point: point.Say(e, applied); break;
+            case Turned e when PointOf(e.Point) is { } point: point.Turn(e, applied); break;
             case PartChanged e: Parts.Add(e); break;
             case Answered e: answers[e.Question] = e; break;
             case Marked e: Marks.Add(e); break;
@@ -114,15 +131,18 @@ internal sealed class VisitFold
         Opened = e;
         Tray = e.Tray;
         Method = e.Method ?? Method;
+        TurnedBy = e.TurnedBy;
+        // The starter is too coarse for a mark; where nobody said how the position is found, it is by eye.
+        if (IsByStarter && e.Method is null && Method.NeedsMark()) Method = Context.Type.ByEyeMethod();
         Work(e.Order, e.Setting, e.Judging, e.Manner, e.Measuring);
-        if (e.Continues is null || e.Continues != Context.AwaitingVisit) return;
-        foreach (var waiting in Context.Awaiting)
+        foreach (var waiting in Context.WaitingOf(e.Continues)?.Points ?? [])
             if (PointOf(waiting.Point) is { } point) (point.FoundBefore, point.Planned) = (waiting.Found, waiting.Shim);
     }
 
     private void Choose(Chose e)
     {
         Tray = e.Tray ?? Tray;
+        Chosen = e.Point ?? Chosen;
         Work(e.Order, e.Setting, e.Judging, e.Manner, e.Measuring);
         // Another school takes the crank from where it stands.
         if (e.Method is { } method && method != Method) (Method, Begin) = (method, StandsAbout);
@@ -170,7 +190,7 @@ internal sealed class VisitFold
         if (PointOf(e.Point) is not { } point) return;
         if (!readings.TryGetValue(e.Reading, out var reading))
         {
-            readings[e.Reading] = reading = new ReadingWork(e, Context);
+            readings[e.Reading] = reading = new ReadingWork(e, Context, Tray);
             point.Add(reading);
         }
         reading.Add(e);

@@ -51,6 +51,14 @@ public enum NextDo
 /// <summary>The next thing to do.</summary>
 public sealed record NextTask(NextDo Do, string? Point = null, CrankAngle? CrankDeg = null, string? Step = null);
 
+/// <summary>A measurement that the adjuster was turned away from: a failed lock, or what it was set to before it.</summary>
+/// <param name="Reading">Which.</param>
+/// <param name="Stage">Before the nut was locked, or after.</param>
+/// <param name="Value">What it says.</param>
+/// <param name="State">How it stands to the window; null where there is none.</param>
+/// <param name="By">Who measured it.</param>
+public sealed record AttemptView(Guid Reading, ReadingStage Stage, Reading Value, VerdictState? State, Guid By);
+
 /// <summary>One point as it stands.</summary>
 /// <param name="Point">Its label.</param>
 /// <param name="Demand">What the book asks in this condition; null where it gives no figure.</param>
@@ -59,4 +67,6 @@ public sealed record NextTask(NextDo Do, string? Point = null, CrankAngle? Crank
 /// <param name="Repeats">Later as-founds.</param>
 /// <param name="Verdict">Of the found figure (of the left in a build); null where not judged.</param>
 /// <param name="Outcome">As said, or as counted.</param>
-public sealed record PointView(string Point, Demand? Demand, FigureView? Found, FigureView? Left, IReadOnlyList<FigureView> Repeats, VerdictState? Verdict, PointOutcome? Outcome);
+/// <param name="Attempts">What was measured since it was found and turned away from, in the order begun.</param>
+/// <param name="Advice">What to do now, from the last of what is known; null where the book asks nothing, or the visit is closed.</param>
+public sealed record PointView(string Point, Demand? Demand, FigureView? Found, FigureView? Left, IReadOnlyList<FigureView> Repeats, VerdictState? Verdict, PointOutcome? Outcome, IReadOnlyList<AttemptView> Attempts, Setting.Advice? Advice);

@@ -25,6 +25,41 @@ public enum PointOutcome
     NotReached,
 }
 
+/// <summary>How the nut was left when an adjuster was moved.</summary>
+public enum NutState
+{
+    /// <summary>Slack: the next figure is one before locking.</summary>
+    Loose,
+
+    /// <summary>Tightened again: the next figure is the as-left.</summary>
+    Tight,
+
+    /// <summary>There is none.</summary>
+    None,
+}
+
+/// <summary>
+/// The adjuster was moved. What was measured at the point since it was found closes as an attempt and stays in the list, kept or not; the next try
+/// begins a new reading.
+/// </summary>
+public sealed record Turned(string Point) : Entry
+{
+    /// <summary>Over this many turns nobody means; it is asked back.</summary>
+    public const double MostUnasked = 10;
+
+    /// <summary>How far, where it was counted.</summary>
+    public double? Turns { get; init; }
+
+    /// <summary>Which way.</summary>
+    public Setting.ScrewDirection? Direction { get; init; }
+
+    /// <summary>How its nut was left.</summary>
+    public NutState? Nut { get; init; }
+
+    /// <summary>Said again after it was asked back.</summary>
+    public bool Sure { get; init; }
+}
+
 /// <summary>What was said of a point; the fields belong to the outcome.</summary>
 public sealed record OutcomeSaid(string Point, PointOutcome Outcome) : Entry
 {

@@ -38,7 +38,7 @@ internal sealed class LockPairConfiguration : IEntityTypeConfiguration<LockPairR
 {
     public void Configure(EntityTypeBuilder<LockPairRow> builder)
     {
-        builder.HasKey(r => new { r.VisitKey, r.Point });
+        builder.HasKey(r => new { r.VisitKey, r.Point, r.Lock });
         builder.HasOne<VisitRow>().WithMany().HasForeignKey(r => r.VisitKey).OnDelete(DeleteBehavior.Restrict);
     }
 }

@@ -35,7 +35,7 @@ internal sealed class EngineHistory
         (this.demo, this.type, this.fleet, this.people, this.wear, this.today) = (demo, type, fleet, people, wear, today);
         core = type.ToCore();
         plan = new StopPlan(core, type.Method);
-        steps = Cautions.Steps(demo.Machine, core, type.StepsOf(core), type.Kit());
+        steps = Cautions.Steps(demo.Machine.Usual(), core, type.StepsOf(core), type.Kit());
         start = today.AddYears(-years);
         total = RunHours();
         // What is told to have happened before the history begins did not happen in it.
@@ -216,9 +216,10 @@ internal sealed class EngineHistory
                 return;
             }
             if (WillLast(found, gap)) return;
-            foreach (var step in steps.Where(s => s.Point == point.Label)) visit.Draft.Tick([step.Key]);
+            TickAt(visit.Draft, point.Label, false);
             wearing.Set(wear.Landed(gap));
             visit.Draft.Outcome(point.Label, "set");
+            TickAt(visit.Draft, point.Label, true);
             Measure(visit, point, "asLeft", wearing.GapMm, 6);
         });
         Sign(visit, warm ? "Engine was still warm: left out of the rates." : null);
@@ -226,13 +227,12 @@ internal sealed class EngineHistory
 
     private void Tick(VisitDraft draft, StepList list, JobKind job)
     {
-        foreach (var step in steps.Where(s => s.List == list && s.IsAskedIn(job)))
-        {
-            // As much comes back in as was laid out.
-            if (step.Counts is not null) draft.Tick(step.Key, type.Points.Count.ToString(CultureInfo.InvariantCulture));
-            else draft.Tick([step.Key]);
-        }
+        // Nothing came out that a shim fitted does not count itself.
+        foreach (var step in steps.Where(s => s.List == list && s.Counts is null && s.IsAskedIn(job, VisitPlace.InMachine))) draft.Tick([step.Key]);
     }
+
+    private void TickAt(VisitDraft draft, string point, bool afterFitting) =>
+        draft.Tick(steps.Where(s => s.Point == point && s.AfterFitting == afterFitting).Select(s => s.Key));
 
     /// <summary>An injector or a lifter: how it stood, contact, the book's amount, and a second pass where the book asks one.</summary>
     private void ByAmount(DemoVisit visit, LashPointRow point)
@@ -255,8 +255,9 @@ internal sealed class EngineHistory
         var wanted = fitted + wearing.GapMm - gap.AimMm;
         var choice = sizes.MinBy(mm => Math.Abs(mm - wanted));
         if (WillLast(wearing.GapMm, gap) || Math.Abs(choice - fitted) < 0.01) return;
-        foreach (var step in steps.Where(s => s.Point == point.Label)) draft.Tick([step.Key]);
+        TickAt(draft, point.Label, false);
         draft.FitShim(point.Label, Thickness(fitted), Thickness(choice));
+        TickAt(draft, point.Label, true);
         draft.Shim(point.Label, "asLeft", Thickness(choice), "micrometer");
         wearing.Set(wearing.GapMm + fitted - choice);
         shims[point.Id] = choice;

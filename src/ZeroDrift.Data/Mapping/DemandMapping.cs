@@ -28,12 +28,12 @@ public static class DemandMapping
         if (line.HeightMm is { } height) return new Demand.Height(height);
         if (line.TorqueNm is { } torque) return new Demand.Torque(torque);
         var unit = Length.ParseUnit(line.Unit);
-        if (Figure(line.Go, "go") is { } go) return Demand.Gap.OfBlades(go, Needed(line.NoGo, "noGo"));
+        if (Figure(line.Go, "go") is { } go) return Demand.Gap.OfBlades(go, Needed(line.NoGo, "noGo"), Figure(line.Set, "set")) with { Unit = unit };
         if (Figure(line.Single, "single") is { } single)
             return Demand.Gap.OfSingleFigure(single, Figure(line.TightSide, "tightSide") ?? fleet.ToleranceTightMm, Figure(line.LooseSide, "looseSide") ?? fleet.ToleranceLooseMm, unit)
                 with
             { FleetTolerance = string.IsNullOrWhiteSpace(line.TightSide) && string.IsNullOrWhiteSpace(line.LooseSide) };
-        return Demand.Gap.OfWindow(Window.Of(Needed(line.Min, "min"), Needed(line.Max, "max")), Figure(line.Set, "set"));
+        return Demand.Gap.OfWindow(Window.Of(Needed(line.Min, "min"), Needed(line.Max, "max")), Figure(line.Set, "set")) with { Unit = unit };
 
         Clearance? Figure(string? text, string field) => string.IsNullOrWhiteSpace(text) ? null : Needed(text, field);
         Clearance Needed(string? text, string field) => Clearance.OfMm(Length.Parse(text, unit, field).Millimetres, field);
@@ -47,15 +47,19 @@ public static class DemandMapping
         if (line.Fraction is { } fraction) return FormattableString.Invariant($"{fraction:0.##} of the plunger's travel");
         if (line.HeightMm is { } height) return FormattableString.Invariant($"height {height} mm");
         if (line.TorqueNm is { } torque) return FormattableString.Invariant($"{torque} Nm");
-        if (line.Go is { Length: > 0 }) return $"{line.Go} goes, {line.NoGo} does not, {line.Unit}";
+        if (line.Go is { Length: > 0 }) return $"{line.Go} goes, {line.NoGo} does not{Set(line)}, {line.Unit}";
         if (line.Single is { Length: > 0 })
             return line.TightSide is { Length: > 0 } || line.LooseSide is { Length: > 0 } ? $"{line.Single} {line.Unit}, −{line.TightSide} +{line.LooseSide}" : $"{line.Single} {line.Unit}, fleet's tolerance";
-        return $"{line.Min} – {line.Max}{(string.IsNullOrWhiteSpace(line.Set) ? "" : $", set {line.Set}")} {line.Unit}";
+        return $"{line.Min} – {line.Max}{Set(line)} {line.Unit}";
     }
+
+    private static string Set(SpecLineRow line) => string.IsNullOrWhiteSpace(line.Set) ? "" : $", set {line.Set}";
 
     /// <summary>A demand as it goes along in a context.</summary>
     public static AdviceDemandRequest ToRecord(this Demand demand) => demand.Match(
-        gap => new AdviceDemandRequest { Kind = DemandWord.Gap, MinMm = gap.Window.MinMm, MaxMm = gap.Window.MaxMm, SetMm = gap.SetMm },
+        gap => gap.IsPair
+            ? new AdviceDemandRequest { Kind = DemandWord.Gap, GoMm = gap.Window.MinMm, NoGoMm = gap.Window.MaxMm, SetMm = gap.SetMm }
+            : new AdviceDemandRequest { Kind = DemandWord.Gap, MinMm = gap.Window.MinMm, MaxMm = gap.Window.MaxMm, SetMm = gap.SetMm },
         _ => new AdviceDemandRequest { Kind = DemandWord.Zero },
         preload => new AdviceDemandRequest { Kind = DemandWord.Preload, Turns = preload.Turns, Fraction = preload.Fraction },
         height => new AdviceDemandRequest { Kind = DemandWord.Height, Mm = height.Mm },
@@ -63,7 +67,7 @@ public static class DemandMapping
 
     /// <summary>An adjuster as it goes along in a context.</summary>
     public static AdjusterRequest ToRecord(this Adjuster adjuster) => adjuster.Match(
-        s => new AdjusterRequest { Kind = AdjusterWord.Screw, PitchMm = s.PitchMm, ClearancePerTravel = s.ClearancePerTravel, ClockwiseCloses = s.ClockwiseCloses },
+        s => new AdjusterRequest { Kind = AdjusterWord.Screw, PitchMm = s.PitchMm, ClearancePerTravel = s.ClearancePerTravel, ClockwiseCloses = s.ClockwiseCloses, SelfLocking = s.SelfLocking ? true : null },
         _ => new AdjusterRequest { Kind = AdjusterWord.Eccentric },
         s => new AdjusterRequest { Kind = AdjusterWord.Shim, Access = s.Access, SizesMm = s.SizesMm, ShimPerClearance = s.ShimPerClearance },
         h => new AdjusterRequest { Kind = AdjusterWord.Hydraulic, TravelTurns = h.TravelTurns, SelfLocking = h.SelfLocking },

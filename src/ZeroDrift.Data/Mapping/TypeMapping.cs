@@ -35,7 +35,7 @@ public static class TypeMapping
 
     /// <summary>Its steps: edited, or as they follow from its adjusters.</summary>
     public static IReadOnlyList<TypeStep> StepsOf(this EngineTypeRow row, EngineType core) => row.OwnSteps
-        ? [.. row.Steps.Select(s => new TypeStep(s.Key, s.List, s.Text) { Kind = s.Kind, Points = s.Points is { Count: > 0 } points ? points : null, CrankDeg = s.CrankDeg is { } deg ? CrankAngle.Of(deg, row.Cycle) : null, Counts = s.Counts, Pair = s.Pair, Asks = s.Asks, OnlyJob = s.OnlyJob })]
+        ? [.. row.Steps.Select(s => new TypeStep(s.Key, s.List, s.Text) { Kind = s.Kind, Points = s.Points is { Count: > 0 } points ? points : null, CrankDeg = s.CrankDeg is { } deg ? CrankAngle.Of(deg, row.Cycle) : null, Counts = s.Counts, Pair = s.Pair, Asks = s.Asks, OnlyJob = s.OnlyJob, Places = s.Places is { Count: > 0 } places ? places : null, AfterFitting = s.AfterFitting ?? (s.List == StepList.Point && DefaultSteps.LooksAfterFitting(s.Key)) })]
         : DefaultSteps.Of(core, row.Spark);
 
     /// <summary>What the job takes.</summary>

@@ -319,6 +319,9 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<double>("BreakInHours")
                         .HasColumnType("REAL");
 
+                    b.Property<string>("CamMark")
+                        .HasColumnType("TEXT");
+
                     b.Property<double>("ClearancePerTravel")
                         .HasColumnType("REAL");
 
@@ -441,6 +444,9 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<bool>("Rotor")
+                        .HasColumnType("INTEGER");
+
                     b.Property<bool>("RunningMethod")
                         .HasColumnType("INTEGER");
 
@@ -465,6 +471,9 @@ namespace ZeroDrift.Data.Migrations
 
                     b.Property<double?>("ShimDiameterMm")
                         .HasColumnType("REAL");
+
+                    b.PrimitiveCollection<string>("ShimMarks")
+                        .HasColumnType("TEXT");
 
                     b.Property<double>("ShimPerClearance")
                         .HasColumnType("REAL");
@@ -866,6 +875,9 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<string>("Point")
                         .HasColumnType("TEXT");
 
+                    b.Property<int>("Lock")
+                        .HasColumnType("INTEGER");
+
                     b.Property<double>("AfterMm")
                         .HasColumnType("REAL");
 
@@ -876,7 +888,7 @@ namespace ZeroDrift.Data.Migrations
                         .IsRequired()
                         .HasColumnType("BLOB");
 
-                    b.HasKey("VisitKey", "Point");
+                    b.HasKey("VisitKey", "Point", "Lock");
 
                     b.ToTable("LockPairs");
                 });
@@ -916,6 +928,9 @@ namespace ZeroDrift.Data.Migrations
 
                     b.Property<string>("NameKey")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("Properties")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Registration")
@@ -1757,6 +1772,9 @@ namespace ZeroDrift.Data.Migrations
                     b.Property<double?>("TotalHours")
                         .HasColumnType("REAL");
 
+                    b.Property<int>("Waiting")
+                        .HasColumnType("INTEGER");
+
                     b.Property<double?>("WorkedHours")
                         .HasColumnType("REAL");
 
@@ -2070,6 +2088,8 @@ namespace ZeroDrift.Data.Migrations
                             b1.Property<int>("__synthesizedOrdinal")
                                 .ValueGeneratedOnAddOrUpdate();
 
+                            b1.Property<bool?>("AfterFitting");
+
                             b1.Property<string>("Asks");
 
                             b1.Property<string>("Counts");
@@ -2087,6 +2107,8 @@ namespace ZeroDrift.Data.Migrations
                             b1.Property<string>("OnlyJob");
 
                             b1.Property<string>("Pair");
+
+                            b1.PrimitiveCollection<string>("Places");
 
                             b1.PrimitiveCollection<string>("Points");
 

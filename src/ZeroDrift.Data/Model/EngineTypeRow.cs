@@ -38,6 +38,9 @@ public sealed class EngineTypeRow : INamed
     public List<double>? ShimSizesMm { get; set; }
     public double ShimPerClearance { get; set; } = 1;
 
+    /// <summary>What is stamped on each size of the series, letters or numbers of its own, in the order of the sizes; null where the thickness itself is.</summary>
+    public List<string>? ShimMarks { get; set; }
+
     /// <summary>Thread a new screw has left to come out by, mm of travel; null where nobody measured it.</summary>
     public double? ScrewFreeMm { get; set; }
 
@@ -71,6 +74,12 @@ public sealed class EngineTypeRow : INamed
 
     /// <summary>Lock pins or cam bars that must be out before the crank turns.</summary>
     public string? Pins { get; set; }
+
+    /// <summary>The mark of the camshaft that shows the lap, as the book names it.</summary>
+    public string? CamMark { get; set; }
+
+    /// <summary>A distributor's rotor can be seen.</summary>
+    public bool Rotor { get; set; }
 
     /// <summary>Diameter of the pulley or flywheel that carries the marks.</summary>
     public double? PulleyMm { get; set; }
@@ -170,6 +179,12 @@ public sealed class TypeStepRow
     public string? Pair { get; set; }
     public string? Asks { get; set; }
     public JobKind? OnlyJob { get; set; }
+
+    /// <summary>The places it belongs to; null for everywhere.</summary>
+    public List<VisitPlace>? Places { get; set; }
+
+    /// <summary>A look at what was fitted; null for a step from before that was said, whose name tells.</summary>
+    public bool? AfterFitting { get; set; }
 }
 
 /// <summary>A fastener with its tool and its torque.</summary>

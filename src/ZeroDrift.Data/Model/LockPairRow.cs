@@ -4,6 +4,9 @@ namespace ZeroDrift.Data.Model;
 public sealed class LockPairRow
 {
     public long VisitKey { get; set; }
+
+    /// <summary>Its place among the locks of the visit: a nut that was locked twice taught twice.</summary>
+    public int Lock { get; set; }
     public required string Point { get; set; }
     public Guid By { get; set; }
     public double BeforeMm { get; set; }

@@ -58,6 +58,12 @@ public sealed class VisitRow
     public Core.Judging.VerdictState? WorstState { get; set; }
     public int Corrections { get; set; }
 
+    /// <summary>Points it left waiting for a part; <see cref="WaitingUnknown"/> for a visit from before they were counted.</summary>
+    public int Waiting { get; set; } = WaitingUnknown;
+
+    /// <summary>Not counted yet: whoever asks looks at the visit.</summary>
+    public const int WaitingUnknown = -1;
+
     public List<ReadingRow> Readings { get; set; } = [];
     public List<VisitInstrumentRow> Instruments { get; set; } = [];
 }

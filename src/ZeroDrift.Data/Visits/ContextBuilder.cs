@@ -23,6 +23,7 @@ public static class ContextBuilder
         var outlook = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Content).FirstOrDefaultAsync() is { } content ? OutlookContent.Of(content) : null;
         var own = await data.EngineFigures.AsNoTracking().Where(f => f.EngineId == engineId && f.WithdrawnAt == null).ToListAsync();
         var record = Of(engine, type, fleet, people, type.InForceByCondition(day), own);
+        var waiting = await WaitingPoints.OfAsync(data, engineId);
         var last = meter.Where(m => !m.Withdrawn).OrderBy(m => m.Date).ThenBy(m => m.Sequence).LastOrDefault();
         return record with
         {
@@ -32,7 +33,8 @@ public static class ContextBuilder
             NextVisitHours = NextVisit(type, outlook?.Usage ?? Usage.Of([], day, engine.DutyHoursPerDay, engine.MonthlyWeights), day),
             SharedSdMm = outlook?.SharedSdMm ?? 0,
             Expected = outlook is null ? [] : [.. outlook.Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
-            Awaiting = await AwaitingAsync(data, engineId),
+            Awaiting = waiting.FirstOrDefault(),
+            Waiting = waiting,
             Marks = await MarksAsync(data, engineId),
         };
     }
@@ -74,6 +76,8 @@ public static class ContextBuilder
                 Spark = type.Spark,
                 Interference = type.Interference,
                 Pins = type.Pins,
+                CamMark = type.CamMark,
+                Rotor = type.Rotor,
                 PulleyMm = type.PulleyMm,
                 SpeaksCamTurns = type.SpeaksCamTurns,
                 Uniflow = type.Uniflow,
@@ -89,7 +93,8 @@ public static class ContextBuilder
             Points = [.. type.Points.OrderBy(p => p.Order).Zip(core.Points).Select(p => new ContextPointRecord(p.First.Id, p.First.Label, p.First.Cylinder, p.First.Kind, p.First.Place, p.First.Bank, p.First.Along, p.Second.Adjuster.ToRecord(), p.Second.Bridge is not null, p.First.BookName, p.First.BridgeScrew))],
             Demands = [.. revisions.Select(r => Demands(r, type, fleet, own))],
             People = [.. people.Select(p => new PersonRecord(p.Id, p.Name, p.Initials))],
-            Steps = [.. Cautions.Steps(engine.Machine.Kind, core, type.StepsOf(core), type.Kit()).Select(s => new StepRecord(s.Key, s.List, s.Text, s.Asks, s.Point, s.CrankDeg, s.Counts, s.Pair, s.ByStarter, s.OnlyJob))],
+            Steps = [.. Cautions.Steps(engine.Machine.Has, core, type.StepsOf(core), type.Kit()).Select(s => new StepRecord(s.Key, s.List, s.Text, s.Asks, s.Point, s.CrankDeg, s.Counts, s.Pair, s.ByStarter, s.OnlyJob) { Places = s.Places, Must = s.Must, AfterFitting = s.AfterFitting })],
+            Rules = VisitContext.NewestRules,
             Expected = [],
             Foremost = Cautions.Foremost,
             FleetRisk = fleet.Risk,
@@ -109,24 +114,6 @@ public static class ContextBuilder
                 let demand = demands[point.Kind]
                 select new PointDemandRecord(point.Label, demand.ToRecord(), line.Line.Written(), demand is Core.Judging.Demand.Gap { FleetTolerance: true }, line.Line.Unit,
                     line.Own is { } why ? new OwnFigureRecord(why.Who, why.Why, why.Source, why.Date) : null)]);
-    }
-
-    /// <summary>The visit of an engine whose points wait, with what was decided for them since; null where none does.</summary>
-    public static async Task<AwaitingRecord?> AwaitingAsync(ZeroDriftContext data, Guid engineId)
-    {
-        var last = await data.Visits.AsNoTracking().Where(v => v.EngineId == engineId && v.State == VisitState.Signed).OrderByDescending(v => v.TotalHours).ThenByDescending(v => v.Key).FirstOrDefaultAsync();
-        if (last is null || last.StartsClock || last.Job is not (JobKind.Overhead or JobKind.Build)) return null;
-        var visit = (await VisitReader.LoadAsync(data, last.Id))!.Visit;
-        var waiting = visit.Points.Where(p => p.Outcome == PointOutcome.Awaiting && p is { Found: not null, Left: null }).ToList();
-        if (waiting.Count == 0) return null;
-        var decided = await data.ShimPlaces.AsNoTracking().Where(p => p.VisitId == last.Id && !data.ShimJobEvents.Any(e => e.JobId == p.JobId && e.Kind == ShimJobEventKind.Dropped)).ToDictionaryAsync(p => p.Point);
-        return new AwaitingRecord(last.Id, [.. waiting.Select(p => new AwaitingPointRecord(p.Point, FigureRecord.Of(p.Found)!)
-        {
-            Shim = decided.TryGetValue(p.Point, out var shim) ? new PlannedShimRecord(shim.OldMm, shim.NewMm, shim.Origin, shim.FromPoint) : null,
-        })])
-        {
-            TotalHours = last.TotalHours,
-        };
     }
 
     private static async Task<IReadOnlyList<MarkRecord>> MarksAsync(ZeroDriftContext data, Guid engineId) =>

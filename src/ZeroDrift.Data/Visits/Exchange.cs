@@ -182,7 +182,7 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
             if (known is null) data.Marks.Add(known = new MarkRow { EngineId = row.EngineId, Name = mark.Name });
             (known.CrankDeg, known.Trap, known.VisitKey) = (mark.CrankDeg, mark.Trap, row.Key);
         }
-        if (visit is { State: VisitState.Signed, Opened.JobId: { } jobId }) await CloseJobAsync(data, jobId, row);
+        if (visit.State == VisitState.Signed) await CloseJobAsync(data, visit, row);
         if (visit.State == VisitState.Signed && !row.Bench) await CloseCallsAsync(data, row);
         await data.SaveChangesAsync();
         if (!outlook) return null;
@@ -190,10 +190,11 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         return await OutlookKeeper.RefreshAsync(data, row.EngineId, today) ? typeId : null;
     }
 
-    /// <summary>The job that a signed visit was: done, if it was of this engine.</summary>
-    private static async Task CloseJobAsync(ZeroDriftContext data, Guid jobId, VisitRow row)
+    /// <summary>The job that a signed visit was: done, whatever the door it was opened by.</summary>
+    private static async Task CloseJobAsync(ZeroDriftContext data, Visit visit, VisitRow row)
     {
-        if (await data.Jobs.FirstOrDefaultAsync(j => j.Id == jobId && j.EngineId == row.EngineId && j.State == JobState.Open) is not { } job) return;
+        if (await data.Jobs.AnyAsync(j => j.VisitId == row.Id) || await JobOfVisit.FindAsync(data, visit.Opened!) is not { } id) return;
+        var job = await data.Jobs.FirstAsync(j => j.Id == id);
         (job.State, job.VisitId) = (JobState.Done, row.Id);
         job.Version++;
     }

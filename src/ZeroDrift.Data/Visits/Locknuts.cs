@@ -1,6 +1,5 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Visits;
-using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Setting;
 
 namespace ZeroDrift.Data.Visits;
@@ -16,6 +15,8 @@ public static class Locknuts
     {
         var pairs = await data.LockPairs.AsNoTracking().Where(p => data.Visits.Any(v => v.Key == p.VisitKey && v.Engine!.EngineTypeId == typeId))
             .OrderByDescending(p => p.VisitKey).Take(PairsLookedAt).ToListAsync();
-        return [.. pairs.GroupBy(p => p.By).OrderBy(g => g.Key).Select(g => new CreepRecord(g.Key, g.Count(), LocknutCreep.FromPairs([.. g.Select(p => (Clearance.OfMm(p.BeforeMm, "before"), Clearance.OfMm(p.AfterMm, "after")))])?.CreepMm))];
+        return [.. pairs.GroupBy(p => p.By).OrderBy(g => g.Key).Select(g => Learned(g.Key, LocknutCreep.Of([.. g.Select(p => p.BeforeMm - p.AfterMm)])))];
     }
+
+    private static CreepRecord Learned(Guid person, LocknutCreep creep) => new(person, creep.Pairs, creep.IsTold ? creep.CreepMm : null) { MeanMm = creep.PullMm, SdMm = creep.SdMm };
 }

@@ -29,7 +29,7 @@ public static class VisitProjection
         row.Revision = visit.Demands?.Revision;
         row.StartsClock = visit.StartsClock;
         row.OutOfTrend = visit.IsOutOfTrend;
-        row.OutOfTrendBecause = visit.IsOutOfTrend ? Because(visit) : null;
+        row.OutOfTrendBecause = visit.OutOfTrendBecause;
         row.Corrections = visit.Corrections.Count;
         var points = visit.Points;
         row.PointCount = points.Count;
@@ -41,6 +41,7 @@ public static class VisitProjection
         row.Worst = worst?.Point;
         row.WorstMm = worst is null ? null : Mm(worst);
         row.WorstState = worst?.Verdict;
+        row.Waiting = WaitingPoints.Left(visit).Count();
     }
 
     /// <summary>The standing figures, one row a point and stage.</summary>
@@ -68,19 +69,13 @@ public static class VisitProjection
 
     /// <summary>What the locknuts of a signed visit did.</summary>
     public static List<LockPairRow> LockPairs(VisitRow row, Visit visit) =>
-        visit.State != VisitState.Signed ? [] : [.. LockPair.Of(visit).Select(p => new LockPairRow { VisitKey = row.Key, Point = p.Point, By = p.By, BeforeMm = p.BeforeMm, AfterMm = p.AfterMm })];
+        visit.State != VisitState.Signed ? [] : [.. LockPair.Of(visit).Select((p, i) => new LockPairRow { VisitKey = row.Key, Lock = i, Point = p.Point, By = p.By, BeforeMm = p.BeforeMm, AfterMm = p.AfterMm })];
 
     /// <summary>What was written down the wrong way round is told to the trend the right way; the record keeps it as it was written.</summary>
     private static void Exchange(List<ReadingRow> rows, string first, string second)
     {
         if (rows.Find(r => r.Point == first && r.Stage == StandingStage.Found) is not { } one || rows.Find(r => r.Point == second && r.Stage == StandingStage.Found) is not { } other) return;
         (one.Point, other.Point) = (second, first);
-    }
-
-    private static string Because(Visit visit)
-    {
-        if (visit.Answers.GetValueOrDefault(VisitQuestion.OtherBlades)?.Answer == VisitAnswer.Yes) return "otherBlades";
-        return visit.Opened!.Bench ? "bench" : visit.State == VisitState.Abandoned ? "abandoned" : "warm";
     }
 
     private static ReadingRow Row(VisitRow visit, ReadingWork reading, StandingStage stage, bool changed, string? why)

@@ -30,7 +30,8 @@ public sealed record AllocatedShim(string Id, double ShimMm, ShimSource From, st
 /// <param name="Buy">What has to be bought, thinnest first.</param>
 /// <param name="Spare">Shims taken out and not used again, thinnest first.</param>
 /// <param name="Outside">Points that are left out of their window.</param>
+/// <param name="OutsideMm">How far outside, summed over those points: tight counted double.</param>
 /// <param name="Bought">Shims to buy.</param>
 /// <param name="Moved">Points whose shim changes, bought ones too.</param>
 /// <param name="DeviationMm">Σ |expected − figure to set| over every point.</param>
-public sealed record ShimAllocation(IReadOnlyList<AllocatedShim> Points, IReadOnlyList<LooseShims> Buy, IReadOnlyList<LooseShims> Spare, int Outside, int Bought, int Moved, double DeviationMm);
+public sealed record ShimAllocation(IReadOnlyList<AllocatedShim> Points, IReadOnlyList<LooseShims> Buy, IReadOnlyList<LooseShims> Spare, int Outside, double OutsideMm, int Bought, int Moved, double DeviationMm);

@@ -6,13 +6,11 @@ namespace ZeroDrift.Planning.Shims;
 /// <summary>Says what cannot be, by field, before anything is allocated.</summary>
 internal static class ShimCheck
 {
-    /// <summary>Two figures of one size, mm.</summary>
-    public const double SameMm = 5e-7;
-
     private const int MostPoints = 64;
     private const int MostSizes = 500;
     private const int MostOfASize = 10_000;
-    private const double ThickestMm = 25;
+    /// <summary>The thickest shim taken seriously, mm.</summary>
+    public const double ThickestMm = 25;
 
     public static void Check(ShimRequest request)
     {
@@ -48,6 +46,9 @@ internal static class ShimCheck
             if (!known.Contains(point)) throw new BadInputException($"pins[{i}].point", $"There is no point '{point}'.");
             if (!pinned.Add(point)) throw new BadInputException($"pins[{i}].point", $"'{point}' is pinned twice.");
             Size(mm, $"pins[{i}].shimMm", "A shim");
+            var own = request.Points.First(p => p.Id == point).Gap;
+            if (Math.Abs(mm - own.FittedMm) > Core.Shims.GapWithShims.SameShimMm && !own.LeavesGap(mm))
+                throw new BadInputException($"pins[{i}].shimMm", $"A shim of {Text(mm)} mm would leave {point} no gap: the valve would be held open. Choose a thinner one.");
         }
     }
 

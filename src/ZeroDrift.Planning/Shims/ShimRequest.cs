@@ -1,4 +1,5 @@
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Shims;
 
 namespace ZeroDrift.Planning.Shims;
 
@@ -8,7 +9,7 @@ public enum ShimPolicy
     /// <summary>A point in its window never moves and never gives its shim.</summary>
     LeaveGoodAlone,
 
-    /// <summary>A good one may move where that saves a point left outside, or a purchase.</summary>
+    /// <summary>A good one may move, never out of its window, where that saves a point left outside, how far one is, or a purchase.</summary>
     FewestBought,
 
     /// <summary>Every point as near its figure as can be.</summary>
@@ -25,17 +26,16 @@ public enum ShimPolicy
 /// <param name="ShimPerClearance">Shim travel per clearance, above 0 to 10.</param>
 public sealed record ShimPoint(string Id, double FittedMm, double GapFromMm, double GapToMm, Window Window, double TargetMm, double ShimPerClearance = 1)
 {
+    /// <summary>The same for whoever asks what another shim would make of it.</summary>
+    public GapWithShims Gap { get; } = new(FittedMm, GapFromMm, GapToMm, Window, ShimPerClearance);
+
     /// <summary>The gap expected with another shim, mm; of a bracket its middle.</summary>
     /// <param name="shimMm">Its thickness.</param>
-    public double Predicted(double shimMm) => (GapFromMm + GapToMm) / 2 - (shimMm - FittedMm) / ShimPerClearance;
+    public double Predicted(double shimMm) => Gap.Predicted(shimMm);
 
     /// <summary>Whether it surely lands in the window with another shim: both ends of a bracket do.</summary>
     /// <param name="shimMm">Its thickness.</param>
-    public bool Holds(double shimMm)
-    {
-        var change = (shimMm - FittedMm) / ShimPerClearance;
-        return Window.Holds(GapFromMm - change) && Window.Holds(GapToMm - change);
-    }
+    public bool Holds(double shimMm) => Gap.Holds(shimMm);
 }
 
 /// <summary>Loose shims of one size.</summary>

@@ -1,72 +1,69 @@
 using ZeroDrift.Core;
+using ZeroDrift.Core.Shims;
 
 namespace ZeroDrift.Planning.Shims;
 
-/// <summary>The sizes there are, how many of each are at hand, and which of them a point may get.</summary>
+/// <summary>Where a point can get a shim from: one that sits in a point, one out of a drawer, or the shop for one point.</summary>
+/// <param name="SizeMm">Its thickness; of the shop none is fixed.</param>
+/// <param name="Owner">The point it sits in.</param>
+/// <param name="Buyer">The point that would buy.</param>
+internal sealed record ShimPlace(double? SizeMm, int? Owner, int? Buyer);
+
+/// <summary>A shim as a point gets it.</summary>
+internal readonly record struct PlacedShim(double Mm, ShimSource From);
+
+/// <summary>All the places shims can come from, and which of them a point may use.</summary>
 internal sealed class ShimWays
 {
     private readonly ShimRequest request;
-    private readonly List<double> sizes = [];
-    private readonly int[] own;
-    private readonly bool[] fixedToOwn;
-    private readonly int[] pinned;
+    private readonly double?[] pinned;
+    private readonly bool[] stays;
 
     public ShimWays(ShimRequest request)
     {
         this.request = request;
-        foreach (var mm in request.Points.Select(p => p.FittedMm).Concat(request.Stock.Select(s => s.SizeMm)).Concat(request.BuyMm).Order())
-            if (sizes.Count == 0 || mm - sizes[^1] > ShimCheck.SameMm) sizes.Add(mm);
-        Loose = new int[sizes.Count];
-        CanBuy = new bool[sizes.Count];
-        foreach (var loose in request.Stock) Loose[SizeOf(loose.SizeMm)] += loose.Count;
-        foreach (var mm in request.BuyMm) CanBuy[SizeOf(mm)] = true;
-        own = [.. request.Points.Select(p => SizeOf(p.FittedMm))];
-        pinned = [.. Enumerable.Repeat(-1, request.Points.Count)];
         var ids = request.Points.Select(p => p.Id).ToList();
-        for (var i = 0; i < request.Pins.Count; i++) pinned[ids.IndexOf(request.Pins[i].Point)] = PinnedSize(i);
-        fixedToOwn = [.. request.Points.Select((p, i) => request.Policy == ShimPolicy.LeaveGoodAlone && pinned[i] < 0 && p.Holds(p.FittedMm))];
-        AtHand = [.. Loose];
-        // Every fitted shim is there once; that of a point which stays is taken by the point itself.
-        for (var p = 0; p < own.Length; p++) AtHand[own[p]]++;
+        pinned = new double?[ids.Count];
+        foreach (var pin in request.Pins) pinned[ids.IndexOf(pin.Point)] = pin.ShimMm;
+        stays = [.. request.Points.Select((p, i) => request.Policy == ShimPolicy.LeaveGoodAlone && pinned[i] is null && p.Holds(p.FittedMm))];
+        Places =
+        [
+            .. request.Points.Select((p, i) => new ShimPlace(p.FittedMm, i, null)),
+            // More of a size than there are points are never wanted.
+            .. request.Stock.SelectMany(s => Enumerable.Repeat(new ShimPlace(s.SizeMm, null, null), Math.Min(s.Count, ids.Count))),
+            .. ids.Select((_, i) => new ShimPlace(null, null, i)),
+        ];
+        for (var i = 0; i < request.Pins.Count; i++)
+            if (!Places.Any(p => Same(p.SizeMm, request.Pins[i].ShimMm)) && !request.BuyMm.Any(b => Same(b, request.Pins[i].ShimMm)))
+                throw new BadInputException($"pins[{i}].shimMm", $"There is no shim of {ShimCheck.Text(request.Pins[i].ShimMm)} mm: not fitted, not in the drawer, and not among what can be bought.");
     }
 
-    public IReadOnlyList<ShimPoint> Points => request.Points;
+    /// <summary>Every physical shim there is, then the shop once for each point.</summary>
+    public IReadOnlyList<ShimPlace> Places { get; }
 
-    /// <summary>Every thickness there is, thinnest first, mm.</summary>
-    public IReadOnlyList<double> Sizes => sizes;
-
-    /// <summary>In the drawers.</summary>
-    public int[] Loose { get; }
-
-    /// <summary>In the drawers and in the engine.</summary>
-    public int[] AtHand { get; }
-
-    public bool[] CanBuy { get; }
-
-    public int OwnSize(int point) => own[point];
-
-    public bool IsOwn(int point, int size) => own[point] == size;
-
-    public bool IsOutside(int point, int size) => !Points[point].Holds(Sizes[size]);
-
-    public double Miss(int point, int size) => Math.Abs(Points[point].Predicted(Sizes[size]) - Points[point].TargetMm);
-
-    /// <summary>The sizes that a point may get.</summary>
-    public IEnumerable<int> Open(int point) => pinned[point] >= 0 ? [pinned[point]] : fixedToOwn[point] ? [own[point]] : Enumerable.Range(0, Sizes.Count);
-
-    public ShimPolicy Policy => request.Policy;
-
-    /// <summary>Which size this thickness is; -1 where there is none.</summary>
-    private int SizeOf(double mm)
+    /// <summary>The most that something can come to over all points, each with the worst of the shims it may get.</summary>
+    public double Most(Func<(ShimPoint Point, double Mm), double> of)
     {
-        var at = sizes.BinarySearch(mm);
-        if (at >= 0) return at;
-        var next = ~at;
-        if (next > 0 && mm - sizes[next - 1] <= ShimCheck.SameMm) return next - 1;
-        return next < sizes.Count && sizes[next] - mm <= ShimCheck.SameMm ? next : -1;
+        List<double> sizes = [.. Places.Select(p => p.SizeMm).OfType<double>().Concat(request.BuyMm).Distinct()];
+        return request.Points.Select((point, i) => sizes.Where(mm => mm == point.FittedMm || (!stays[i] && May(i, mm))).Max(mm => of((point, mm)))).Sum();
     }
 
-    private int PinnedSize(int pin) => SizeOf(request.Pins[pin].ShimMm) is >= 0 and var size
-        ? size
-        : throw new BadInputException($"pins[{pin}].shimMm", $"There is no shim of {ShimCheck.Text(request.Pins[pin].ShimMm)} mm: not fitted, not in the drawer, and not among what can be bought.");
+    /// <summary>The shim a point would get there; null where it may not, or there is none for it.</summary>
+    public PlacedShim? ShimOf(int point, ShimPlace place, RankedCost cost)
+    {
+        if (place.Buyer is { } buyer) return buyer == point && !stays[point] ? Bought(point, cost) : null;
+        if (place.Owner == point) return pinned[point] is { } own && !Same(own, place.SizeMm) ? null : new PlacedShim(place.SizeMm!.Value, ShimSource.Own);
+        return !stays[point] && May(point, place.SizeMm!.Value) ? new PlacedShim(place.SizeMm!.Value, place.Owner is null ? ShimSource.Stock : ShimSource.Point) : null;
+    }
+
+    /// <summary>Of all there are to be bought the one that serves the point best.</summary>
+    private PlacedShim? Bought(int point, RankedCost cost)
+    {
+        List<PlacedShim> open = [.. request.BuyMm.Where(mm => May(point, mm)).Select(mm => new PlacedShim(mm, ShimSource.Buy))];
+        return open.Count == 0 ? null : open.MinBy(s => cost.Of(request.Points[point], s.Mm, s.From));
+    }
+
+    private bool May(int point, double mm) => pinned[point] is { } chosen ? Same(chosen, mm) : request.Points[point].Gap.Allows(mm);
+
+    private static bool Same(double? one, double? other) => one is { } a && other is { } b && Math.Abs(a - b) <= GapWithShims.SameShimMm;
 }

@@ -128,7 +128,7 @@ internal static class TypeFromRequest
     {
         try
         {
-            Core.Setting.Advice.For(adjuster, demand, null);
+            Core.Setting.Advice.For(adjuster, demand, []);
         }
         catch (BadInputException bad) when (bad.Field == "demand")
         {

@@ -50,7 +50,8 @@ public sealed record LedgerRow(Guid OverheadId, double? ShownHours, double? Tota
 
 public sealed record MeterReadingResponse(Guid Id, DateOnly Date, double ShownHours, double? NewMeterShows, string? Who, string? Remark, bool Withdrawn, Guid? ReplacesId, string? Why, Guid? VisitId);
 
-public sealed record AwaitingPoints(Guid VisitId, DateOnly Date, IReadOnlyList<string> Points);
+/// <summary>What waits since a visit, and in which kind of job it is gone on with.</summary>
+public sealed record AwaitingPoints(Guid VisitId, DateOnly Date, IReadOnlyList<string> Points, Core.Visits.JobKind Job);
 
 public sealed record EngineResponse
 {
@@ -67,7 +68,11 @@ public sealed record EngineResponse
     public string? Registration { get; init; }
 
     /// <summary>The visit that another can go on with: its points wait for a part.</summary>
+    /// <summary>The newest visit that left points waiting.</summary>
     public AwaitingPoints? Awaiting { get; init; }
+
+    /// <summary>All of them, the newest first.</summary>
+    public required IReadOnlyList<AwaitingPoints> Waiting { get; init; }
 
     /// <summary>Marks found or chalked at its visits.</summary>
     public required IReadOnlyList<MarkRecord> Marks { get; init; }

@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Storage;
@@ -33,7 +34,7 @@ internal static class PlaceEndpoints
     {
         var engines = (await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.MachineId, e.Id, e.Name }).ToListAsync()).ToLookup(e => e.MachineId);
         var machines = await data.Machines.AsNoTracking().Include(m => m.Site).OrderBy(m => m.Name).ToListAsync();
-        return [.. machines.Select(m => new MachineResponse(m.Id, m.Name, m.Kind, m.Site!.Name, m.Registration, m.ArchivedAt is not null, [.. engines[m.Id].Select(e => new MachineEngine(e.Id, e.Name))]))];
+        return [.. machines.Select(m => MachineResponse.Of(m, [.. engines[m.Id].Select(e => new MachineEngine(e.Id, e.Name))]))];
     }
 
     public static async Task<Results<Created<SiteResponse>, Ok<SiteResponse>>> AddSite(SiteRequest request, WriteGate gate, CancellationToken cancelled)
@@ -79,19 +80,19 @@ internal static class PlaceEndpoints
     {
         var name = Given.Name(request.Name, "name", "the machine's name", 80);
         var siteName = Given.Name(request.Site, "site", "where the machine is kept", 80);
-        var kind = request.Kind ?? throw new BadInputException("kind", "Say what machine it is: lorry, tractor, mower, ferry or generator.");
+        var kind = request.Kind ?? throw new BadInputException("kind", "Say what machine it is: lorry, van, car, motorcycle, tractor, mower, boat, ferry, ship, generator, pump, construction or other.");
         var (id, registration) = (Given.NewId(request.Id), Given.OptionalText(request.Registration, "registration", "the registration", 80));
         var (row, made) = await gate.RunAsync(async data =>
         {
             if (await data.Machines.Include(m => m.Site).FirstOrDefaultAsync(m => m.Id == id) is { } stands) return stands.NameKey == NameKeys.Of(name) ? (stands, false) : throw new ConflictException("differs", "id", $"That identifier is the machine {stands.Name}.");
             await FreeName.RequireAsync<MachineRow>(data, id, name, $"There is already a machine called {name}.");
             var site = await Data.Places.SiteAsync(data, siteName);
-            var machine = new MachineRow { Id = id, Name = name, Kind = kind, SiteId = site.Id, Site = site, Registration = registration };
+            var machine = new MachineRow { Id = id, Name = name, Kind = kind, SiteId = site.Id, Site = site, Registration = registration, Properties = Properties(request.Properties, kind) };
             data.Machines.Add(machine);
             await data.SaveChangesAsync();
             return (machine, true);
         }, cancelled);
-        var response = new MachineResponse(row.Id, row.Name, row.Kind, row.Site!.Name, row.Registration, false, []);
+        var response = MachineResponse.Of(row, []);
         return made ? TypedResults.Created($"/api/machines/{id}", response) : TypedResults.Ok(response);
     }
 
@@ -105,7 +106,18 @@ internal static class PlaceEndpoints
             await FreeName.RequireAsync<MachineRow>(data, id, name, $"There is already a machine called {name}.");
             machine.Name = log.Changed("name", machine.Name, name);
         }
-        if (request.Kind is { } kind) machine.Kind = log.Changed("kind", machine.Kind, kind);
+        if (request.Kind is { } kind && kind != machine.Kind)
+        {
+            machine.Kind = log.Changed("kind", machine.Kind, kind);
+            // Another kind of machine is another preset, unless its properties come with it.
+            machine.Properties = null;
+        }
+        if (request.Properties is not null)
+        {
+            var before = Words(machine.Has);
+            machine.Properties = Properties(request.Properties, machine.Kind);
+            log.Changed("properties", before, Words(machine.Has));
+        }
         if (request.Registration is not null) machine.Registration = log.Changed("registration", machine.Registration, Given.OptionalText(request.Registration, "registration", "the registration", 80));
         if (request.Site is not null)
         {
@@ -122,8 +134,14 @@ internal static class PlaceEndpoints
         await data.SaveChangesAsync();
         await day.ReadAsync(data);
         var engines = await data.Engines.Where(e => e.MachineId == id && e.ArchivedAt == null).Select(e => new MachineEngine(e.Id, e.Name)).ToListAsync();
-        return new MachineResponse(machine.Id, machine.Name, machine.Kind, machine.Site!.Name, machine.Registration, machine.ArchivedAt is not null, engines);
+        return MachineResponse.Of(machine, engines);
     }, cancelled);
+
+    /// <summary>What a machine has; what its kind usually has is not kept, so that it follows the kind.</summary>
+    private static List<MachineProperty>? Properties(IReadOnlyList<MachineProperty>? given, MachineKind kind) =>
+        given is null || given.ToHashSet().SetEquals(kind.Usual()) ? null : [.. given.Distinct().Order()];
+
+    private static string Words(IReadOnlyList<MachineProperty> properties) => string.Join(", ", properties.Order());
 
     private static string? Zone(string? zone) => string.IsNullOrWhiteSpace(zone) ? null : FleetDay.Known(zone);
 }

@@ -57,6 +57,7 @@ internal static class VisitEndpoints
             Refused = [.. refused.OrderBy(r => r.ReceivedAt).Select(Refused)],
             JudgedLater = await LaterJudgement.OfAsync(data, stored, day.At(stored.Row.EngineId)),
             NewerRevision = await NewerRevision.OfAsync(data, stored, day.At(stored.Row.EngineId)),
+            ClosesJob = stored.Visit is { State: VisitState.Open, Opened: { JobId: null } opened } ? await JobOfVisit.FindAsync(data, opened) : null,
             ContextId = stored.Row.ContextId,
             ContextAsked = stored.Row.ContextAsked,
             Context = stored.Context.Record,

@@ -41,10 +41,10 @@ public class DialAndCreepWordsTests
     [Fact] // common practice, no source
     public void A_hand_whose_locknuts_close_by_two_hundredths_leaves_the_screw_wide_by_as_much()
     {
-        var advice = Advice.For(new Adjuster.Screw(ScrewPlace.Valve, 1.0), Asked(0.15, 0.25, 0.20), Reading.Direct(Mm(0.30)), creep: new LocknutCreep(-0.02, 6));
-        Assert.EndsWith("Leave it at 0.22 mm, under 1/32 turn wide: it will lock to 0.20 mm.", advice.Sentence, StringComparison.Ordinal);
-        var wide = Advice.For(new Adjuster.Screw(ScrewPlace.Valve, 1.0), Asked(10 * Thou, 14 * Thou, 12 * Thou), Reading.Direct(Mm(9 * Thou)), creep: new LocknutCreep(-0.0625, 6), unit: LengthUnit.Thou);
-        Assert.EndsWith("Leave it at 14.5 thou, 1/16 turn wide: it will lock to 12 thou.", wide.Sentence, StringComparison.Ordinal);
+        var advice = Advice.For(new Adjuster.Screw(ScrewPlace.Valve, 1.0), Asked(0.15, 0.25, 0.20), Reading.Direct(Mm(0.30)), new AdviceFacts { Creep = new LocknutCreep(0.02, 0.004, 6) });
+        Assert.EndsWith("Leave it at 0.22 mm: the nut brings it to 0.20.", advice.Sentence, StringComparison.Ordinal);
+        var wide = Advice.For(new Adjuster.Screw(ScrewPlace.Valve, 1.0), Asked(10 * Thou, 14 * Thou, 12 * Thou), Reading.Direct(Mm(9 * Thou)), new AdviceFacts { Creep = new LocknutCreep(0.0625, 0.01, 6), Unit = LengthUnit.Thou });
+        Assert.EndsWith("Leave it at 14.5 thou: the nut brings it to 12.", wide.Sentence, StringComparison.Ordinal);
     }
 
     [Theory]
@@ -53,16 +53,16 @@ public class DialAndCreepWordsTests
     [InlineData(6, -0.01, false)]
     [InlineData(6, -0.03, true)]
     public void A_look_before_locking_is_asked_for_while_it_teaches_and_where_it_pays(int pairs, double? creep, bool asks) =>
-        Assert.Equal(asks, LocknutCreep.IsWorthAsking(pairs, creep, 0.10));
+        Assert.Equal(asks, new LocknutCreep(-(creep ?? 0), 0, pairs).IsWorthAsking(0.10));
 
     [Fact]
     public void In_its_window_it_is_left_alone_unless_it_is_to_be_brought_to_the_figure()
     {
         var screw = new Adjuster.Screw(ScrewPlace.Valve, 1.0);
         Assert.Equal(AdviceAction.Leave, Advice.For(screw, Asked(0.15, 0.25, 0.20), Reading.Direct(Mm(0.25))).Action);
-        Assert.Equal("Close it 18°, 1/16 turn, clockwise.".Replace("1/16", "a bit under 1/16", StringComparison.Ordinal), Advice.For(screw, Asked(0.15, 0.25, 0.20), Reading.Direct(Mm(0.25)), toFigure: true).Sentence);
+        Assert.Equal("Close it 18°, 1/16 turn, clockwise.".Replace("1/16", "a bit under 1/16", StringComparison.Ordinal), Advice.For(screw, Asked(0.15, 0.25, 0.20), Reading.Direct(Mm(0.25)), new AdviceFacts { ToFigure = true }).Sentence);
         // The set blade did not go: no figure to turn from.
-        Assert.Equal(AdviceAction.SetByBlade, Advice.For(screw, Asked(0.15, 0.25, 0.20), new Reading(null, Mm(0.20), null, null), toFigure: true).Action);
+        Assert.Equal(AdviceAction.SetByBlade, Advice.For(screw, Asked(0.15, 0.25, 0.20), new Reading(null, Mm(0.20), null, null), new AdviceFacts { ToFigure = true }).Action);
     }
 
     [Theory] // common practice, no source

@@ -41,15 +41,20 @@ public class SettingTests
         Assert.Equal(7.15, ScrewTurn.ToMidLift(0.596 * 25.4, 25.4 / 24), 2);
 
     [Fact]
-    public void Locknut_creep_is_the_median_of_five_pairs_or_more_and_nothing_before()
+    public void Locknut_creep_is_the_mean_of_a_hands_pairs_known_from_the_first_and_told_from_the_fifth()
     {
         var pairs = new[] { (Mm(0.42), Mm(0.41)), (Mm(0.41), Mm(0.40)), (Mm(0.43), Mm(0.41)), (Mm(0.40), Mm(0.39)) };
-        Assert.Null(LocknutCreep.FromPairs(pairs));
+        Assert.False(LocknutCreep.FromPairs(pairs).IsTold);
+        Assert.Equal(0.0125, LocknutCreep.FromPairs(pairs).PullMm, 9);
 
-        var creep = LocknutCreep.FromPairs([.. pairs, (Mm(0.41), Mm(0.40))])!;
+        var creep = LocknutCreep.FromPairs([.. pairs, (Mm(0.41), Mm(0.40))]);
 
-        Assert.Equal(-0.01, creep.CreepMm, 9);
-        Assert.Equal(0.41, creep.AimBeforeLock(Mm(0.40)), 9);
+        Assert.True(creep.IsTold);
+        Assert.Equal(-0.012, creep.CreepMm, 9);
+        Assert.Equal(0.412, creep.AimBeforeLock(Mm(0.40)), 9);
+        // Learned one more is what was learned at once.
+        var more = LocknutCreep.FromPairs(pairs).With([0.01]);
+        Assert.Equal((creep.PullMm, creep.SdMm, creep.Pairs), (more.PullMm, more.SdMm, more.Pairs), (a, b) => Math.Abs(a.Item1 - b.Item1) < 1e-12 && Math.Abs(a.Item2 - b.Item2) < 1e-12 && a.Item3 == b.Item3);
     }
 
     [Fact]

@@ -25,7 +25,7 @@ public class PastTdcTests
 
     [Fact]
     public void Its_compression_is_proved_as_at_the_mark() =>
-        Assert.Contains(CompressionProof.For(Single(60, 100).Turning(), Single(60, 100).Plan().Stops[0].CrankDeg, new ProofCase(Spark: true)), p => p.Kind == ProofKind.Air);
+        Assert.Contains(CompressionProof.For(Single(60, 100).Turning(), Single(60, 100).Plan().Stops[0].CrankDeg, new ProofCase(HoleOpen: true)), p => p.Kind == ProofKind.Air);
 
     [Fact]
     public void Without_stroke_and_rod_no_angle_is_guessed() => Assert.Equal(0, Single(null, null).Plan().Stops[0].CrankDeg.Degrees);

@@ -31,13 +31,14 @@ public class PositionSchoolsTests
     }
 
     [Fact] // common practice, no source
-    public void A_spark_engine_is_proved_by_air_and_rotor_a_diesel_by_the_bar_and_with_the_starter_nothing_is_felt()
+    public void With_the_plugs_out_air_proves_it_with_them_in_the_bar_and_with_the_starter_nothing_is_felt()
     {
         ProofKind[] Proofs(ProofCase facts) => [.. CompressionProof.For(Six, Deg(0), facts).Select(p => p.Kind)];
 
-        Assert.Contains(ProofKind.Air, Proofs(new(Spark: true)));
-        Assert.Contains(ProofKind.Rotor, Proofs(new(Spark: true)));
-        Assert.DoesNotContain(ProofKind.CompressionInBar, Proofs(new(Spark: true)));
+        Assert.Contains(ProofKind.Air, Proofs(new(HoleOpen: true)));
+        Assert.DoesNotContain(ProofKind.CompressionInBar, Proofs(new(HoleOpen: true)));
+        // Plugs or injectors in: whatever its fuel, the compression is felt in the bar.
+        Assert.Contains(ProofKind.CompressionInBar, Proofs(new()));
         Assert.DoesNotContain(ProofKind.CompressionInBar, Proofs(new(ByStarter: true)));
         Assert.Equal("6 rocks: its exhaust closes as its intake opens.", CompressionProof.For(Six, Deg(0), new())[0].Sentence);
         Assert.Empty(CompressionProof.For(Six, Deg(50), new()));
@@ -79,7 +80,21 @@ public class PositionSchoolsTests
         var type = new EngineType { Order = twoStroke, Points = HeadLayout.Parse(null, "E J E J E J", twoStroke, AdjusterKind.BridgeScrew, new AdjusterFigures(1.25)) };
         Assert.Equal(["The rocker of 1 is loose.", "The compression of 1 was felt in the bar."], CompressionProof.For(type.Turning(), CrankAngle.Of(0, EngineCycle.TwoStroke), new()).Select(p => p.Sentence));
 
-        Assert.Contains("The cam's notch stands as on compression.", CompressionProof.For(Engines.FourStroke(1), Deg(0), new(Spark: true)).Select(p => p.Sentence));
+        Assert.Contains("The rotor points at its plug.", CompressionProof.For(Engines.FourStroke(1), Deg(0), new(Rotor: true)).Select(p => p.Sentence));
+        Assert.DoesNotContain(CompressionProof.For(type.Turning(), CrankAngle.Of(0, EngineCycle.TwoStroke), new(Rotor: true, CamMark: "notch")), p => p.Kind is ProofKind.Rotor or ProofKind.CamMark);
+    }
+
+    [Fact] // common practice, no source
+    public void A_pin_and_a_cam_mark_prove_where_the_type_names_them_on_any_fuel_and_a_rotor_only_where_there_is_one()
+    {
+        List<string> Proofs(double deg, ProofCase facts) => [.. CompressionProof.For(Six, Deg(deg), facts).Select(p => p.Sentence)];
+
+        Assert.DoesNotContain(Proofs(0, new()), p => p.Contains("rotor", StringComparison.Ordinal) || p.Contains("pin", StringComparison.Ordinal) || p.Contains("notch", StringComparison.Ordinal));
+        Assert.Contains("Lock pin in the flywheel went in, and is out again.", Proofs(0, new(Pin: "lock pin in the flywheel")));
+        Assert.Contains("Notch of the cam wheel stands as the book shows it for 1 on compression.", Proofs(0, new(CamMark: "notch of the cam wheel")));
+        Assert.Contains("The rotor points at 1.", Proofs(0, new(Rotor: true)));
+        // They are of the first cylinder; the next to fire has neither.
+        Assert.DoesNotContain(Proofs(120, new(Pin: "lock pin", CamMark: "notch")), p => p.Contains("pin", StringComparison.Ordinal) || p.Contains("otch", StringComparison.Ordinal));
     }
 
     [Fact]

@@ -10,17 +10,21 @@ public class GuideTests
     [InlineData(MachineKind.Ferry, "shaft")]
     [InlineData(MachineKind.Ferry, "automatic-start")]
     [InlineData(MachineKind.Tractor, "pto")]
-    [InlineData(MachineKind.Mower, "pto")]
+    [InlineData(MachineKind.Mower, "blades")]
+    [InlineData(MachineKind.Ship, "air-start")]
+    [InlineData(MachineKind.Boat, "shaft")]
+    [InlineData(MachineKind.Motorcycle, "chocked")]
+    [InlineData(MachineKind.Pump, "automatic-start")]
     [InlineData(MachineKind.Lorry, "chocked")]
     public void Each_machine_gets_the_cautions_that_apply_to_it(MachineKind machine, string key) =>
-        Assert.Contains(Cautions.MakeSafe(machine), c => c.Key == key);
+        Assert.Contains(Cautions.MakeSafe(new MachineFacts(machine.Usual())), c => c.Key == key);
 
     [Fact]
     public void Starting_is_isolated_and_hands_are_clear_on_every_machine()
     {
         foreach (var machine in Enum.GetValues<MachineKind>())
         {
-            var keys = Cautions.Steps(machine, VisitScript.Twin().Type, [], new KitFacts()).Where(s => s.List != StepList.Kit).Select(c => c.Key).ToList();
+            var keys = Cautions.Steps(machine.Usual(), VisitScript.Twin().Type, [], new KitFacts()).Where(s => s.List != StepList.Kit).Select(c => c.Key).ToList();
             Assert.Equal("battery", keys[0]);
             Assert.Contains("hands", keys);
             Assert.Contains("opening", keys);
@@ -30,7 +34,7 @@ public class GuideTests
 
     [Fact]
     public void A_lorry_is_not_asked_about_propeller_shafts() =>
-        Assert.DoesNotContain(Cautions.MakeSafe(MachineKind.Lorry), c => c.Key is "shaft" or "pto" or "automatic-start");
+        Assert.DoesNotContain(Cautions.MakeSafe(new MachineFacts(MachineKind.Lorry.Usual())), c => c.Key is "shaft" or "pto" or "automatic-start");
 
     [Fact]
     public void The_guide_leads_point_by_point_through_safe_cold_and_the_stops()

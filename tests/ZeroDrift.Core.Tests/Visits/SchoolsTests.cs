@@ -158,7 +158,7 @@ public class SchoolsTests
         Assert.Null(Siblings.Of(script.Visit, script.Visit.Work[0]));
         var six = Ready(Four(TurningMethod.PerCylinder));
         foreach (var (point, figure) in new[] { ("1I", "0.20"), ("2I", "0.22"), ("3I", "0.30"), ("4I", "0.21") }) six.Measured(point, figure);
-        Assert.Equal(new Siblings(0.20, 0.22, 3), Siblings.Of(six.Visit, six.Visit.Work.Single(p => p.Point.Label == "3I")));
+        Assert.Equal(new Siblings(0.20, 0.22, 3, "3I"), Siblings.Of(six.Visit, six.Visit.Work.Single(p => p.Point.Label == "3I")));
 
         Assert.All(script.Visit.Points, p => Assert.Null(p.Verdict));
         script.Tick("tools");

@@ -115,13 +115,13 @@ public class ShimVisitTests
         Fit(visit, "1I", "2.80", "2.60");
         visit.Measured("1I", "0.12", ReadingStage.BeforeLock);
         var work = Work(visit, "1I");
-        var advice = Advice.For(work.Point.Adjuster, visit.Visit.DemandOf(work)!, work.GapWithShim!.Value(), work.ShimNowMm);
+        var advice = Advice.For(work.Point.Adjuster, visit.Visit.DemandOf(work)!, work.GapWithShim!.Value(), new AdviceFacts { FittedShimMm = work.ShimNowMm });
         // 2.60 + 0.12 − 0.20 = 2.52: thinner than the thinnest of this series, and said so; with 0.28 it is 2.68, so 2.70.
         Assert.Equal(AdviceAction.MeasureOn, advice.Action);
         Assert.Equal(2.52, advice.Shim!.ExactMm, 9);
         visit.Measured("1I", "0.28", ReadingStage.BeforeLock);
         work = Work(visit, "1I");
-        Assert.Equal(2.70, Advice.For(work.Point.Adjuster, visit.Visit.DemandOf(work)!, work.GapWithShim!.Value(), work.ShimNowMm).Shim!.ChoiceMm!.Value, 9);
+        Assert.Equal(2.70, Advice.For(work.Point.Adjuster, visit.Visit.DemandOf(work)!, work.GapWithShim!.Value(), new AdviceFacts { FittedShimMm = work.ShimNowMm }).Shim!.ChoiceMm!.Value, 9);
     }
 
     [Theory]
@@ -142,7 +142,7 @@ public class ShimVisitTests
         var work = Work(visit, "1E");
 
         Assert.Equal((2.70, 2.60), (work.ShimNowMm!.Value, work.Planned!.NewMm));
-        Assert.Equal("Decided: 2.60 mm, ordered, in place of 2.70. Fit it, then measure.", work.Planned.Sentence);
+        Assert.Equal("Decided: 2.60 mm, ordered, in place of 2.70 mm. Fit it, then measure.", work.Planned.Sentence(Core.Lengths.LengthUnit.Millimetre));
         Fit(visit, "1E", "2.70", "2.60");
         Assert.Equal(2.60, Work(visit, "1E").ShimNowMm!.Value, 9);
         Assert.Contains("1E", visit.Visit.Refusals.Single(r => r.Code == RefusalCode.LeftMissing).Points!);
@@ -181,11 +181,13 @@ public class ShimVisitTests
         FigureView Found(double mm) => new(Guid.CreateVersion7(), Core.Measuring.Reading.Direct(Clearance.OfMm(mm)), VisitScript.Marit, DateTimeOffset.UnixEpoch);
         var context = Script().Visit.Context with
         {
-            AwaitingVisit = first,
-            Awaiting =
+            Waiting =
             [
-                new AwaitingPoint("1E", Found(0.30), new Core.Shims.PlannedShim(2.70, 2.60, Core.Shims.ShimOrigin.Buy, null)),
-                new AwaitingPoint("2E", Found(0.50), new Core.Shims.PlannedShim(2.70, 2.80, Core.Shims.ShimOrigin.Drawer, null)),
+                new WaitingVisit(first, null,
+                [
+                    new AwaitingPoint("1E", Found(0.30), new Core.Shims.PlannedShim(2.70, 2.60, Core.Shims.ShimOrigin.Buy, null)),
+                    new AwaitingPoint("2E", Found(0.50), new Core.Shims.PlannedShim(2.70, 2.80, Core.Shims.ShimOrigin.Drawer, null)),
+                ]),
             ],
         };
         var visit = new VisitScript(context);

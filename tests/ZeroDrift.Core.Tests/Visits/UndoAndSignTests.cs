@@ -207,7 +207,7 @@ public class UndoAndSignTests
     {
         var first = Guid.CreateVersion7();
         var found = new FigureView(Guid.CreateVersion7(), Reading.Direct(Mm(0.30)), VisitScript.Marit, DateTimeOffset.UnixEpoch);
-        var context = VisitScript.Twin() with { AwaitingVisit = first, Awaiting = [new AwaitingPoint("1E", found)] };
+        var context = VisitScript.Twin() with { Waiting = [new WaitingVisit(first, null, [new AwaitingPoint("1E", found)])] };
         var visit = new VisitScript(context);
         Assert.Equal("continues", visit.Open(continues: Guid.CreateVersion7()).Refusal!.Field);
         visit.Open(continues: first);

@@ -2,6 +2,7 @@ using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
+using ZeroDrift.Core.Setting;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Core.Tests.Visits;
@@ -38,7 +39,7 @@ internal sealed class VisitScript
 
     public TakingResult Offer(Func<Guid, Entry> entry) => Visit.Take(entry(Guid.CreateVersion7()));
 
-    public TakingResult Open(JobKind job = JobKind.Overhead, bool bench = false, double? hours = 100, Guid? continues = null) => Offer(id => new Opened { Id = id, At = At(), By = By, Device = "t", EngineId = Engine, Job = job, Date = new DateOnly(2026, 11, 1), ShownHours = H(bench ? null : hours), Bench = bench, Continues = continues });
+    public TakingResult Open(JobKind job = JobKind.Overhead, bool bench = false, double? hours = 100, Guid? continues = null, VisitPlace? place = null, string? turnedBy = null) => Offer(id => new Opened { Id = id, At = At(), By = By, Device = "t", EngineId = Engine, Job = job, Date = new DateOnly(2026, 11, 1), ShownHours = H(bench ? null : hours), Place = place ?? (bench ? VisitPlace.OnBench : VisitPlace.InMachine), TurnedBy = turnedBy, Continues = continues });
 
     public TakingResult Tick(string step, bool on = true, string? said = null) => Offer(id => new Ticked(step, on, said) { Id = id, At = At(), By = By, Device = "t" });
 
@@ -53,6 +54,16 @@ internal sealed class VisitScript
     public TakingResult Try(Guid reading, string point, string blade, Feel feel, ReadingStage stage = ReadingStage.AsFound, bool unproved = false) => Offer(id => new Tried { Id = id, At = At(), By = By, Device = "t", Reading = reading, Point = point, Stage = stage, Blades = [blade], Unit = LengthUnit.Millimetre, Feel = feel, Unproved = unproved });
 
     public TakingResult Figure(Guid reading, string point, string figure, ReadingStage stage = ReadingStage.AsFound, bool unproved = false) => Offer(id => new FigureRead { Id = id, At = At(), By = By, Device = "t", Reading = reading, Point = point, Stage = stage, Figure = figure, Unit = "mm", With = FigureSource.Figure, Unproved = unproved });
+
+    public TakingResult Turn(string point, double? turns = null, ScrewDirection? direction = null, NutState? nut = null, bool sure = false) => Offer(id => new Turned(point) { Id = id, At = At(), By = By, Device = "t", Turns = turns, Direction = direction, Nut = nut, Sure = sure });
+
+    public TakingResult NotHere(string step, string? why = null, bool on = true) => Offer(id => new Ticked(step, on, null) { Id = id, At = At(), By = By, Device = "t", NotHere = true, Why = why });
+
+    public TakingResult Choose(string point) => Offer(id => new Chose { Id = id, At = At(), By = By, Device = "t", Point = point });
+
+    public TakingResult Fit(string point, string old, string fitted) => Offer(id => new OutcomeSaid(point, PointOutcome.ShimFitted) { Old = old, New = fitted, Unit = "mm", Id = id, At = At(), By = By, Device = "t" });
+
+    public TakingResult Shim(string point, string thickness, ReadingStage stage = ReadingStage.AsFound) => Offer(id => new ShimRead(point, stage, thickness, LengthUnit.Millimetre, ShimKnownBy.Micrometer) { Id = id, At = At(), By = By, Device = "t" });
 
     public TakingResult Keep(Guid reading, bool sure = false) => Offer(id => new Kept(reading, sure) { Id = id, At = At(), By = By, Device = "t" });
 

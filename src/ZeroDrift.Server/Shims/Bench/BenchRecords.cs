@@ -1,3 +1,4 @@
+using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Shims;
 using ZeroDrift.Core.Visits;
@@ -44,8 +45,6 @@ public sealed record BenchEngineResponse
     /// <summary>What may happen if it runs before its shims are in; null where nothing is tight.</summary>
     public string? Meanwhile { get; init; }
 }
-
-public sealed record WayOutResponse(WayOut Way, double ShimMm, double? CutMm, double PredictedMm, string Sentence);
 
 public sealed record ShortResponse(double ShortMm, string Sentence, IReadOnlyList<WayOutResponse> Ways);
 

@@ -1,3 +1,4 @@
+using ZeroDrift.Contract.Calls;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Shims;
@@ -211,7 +212,7 @@ internal sealed class BenchView
             Wanted = row.Wanted is { } w ? new WantedResponse(w.ExactMm, w.MayFromMm, w.MayToMm, w.SurelyFromMm, w.SurelyToMm) : null,
             ThinnerMm = row.ThinnerMm,
             Why = row.Why,
-            Short = row.Short is { } s ? new ShortResponse(s.ShortMm, s.Sentence, [.. s.Ways.Select(o => new WayOutResponse(o.Way, o.ShimMm, o.CutMm, o.PredictedMm, o.Sentence))]) : null,
+            Short = row.Short is { } s ? new ShortResponse(s.ShortMm, s.Sentence, WayOutResponse.Of(s)!) : null,
             Options = row.Options,
         };
     }

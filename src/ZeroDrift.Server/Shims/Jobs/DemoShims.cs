@@ -18,7 +18,7 @@ internal static class DemoShims
     {
         if (await read.ShimJobs.AnyAsync(stopped)) return;
         foreach (var engine in await read.Engines.AsNoTracking().Where(e => e.EngineType!.ShimSizesMm != null).Select(e => e.Id).ToListAsync(stopped))
-            if (await ContextBuilder.AwaitingAsync(read, engine) is { } waiting) await OrderAsync(waiting.VisitId, gate, day, stopped);
+            if ((await WaitingPoints.OfAsync(read, engine)).FirstOrDefault() is { } waiting) await OrderAsync(waiting.VisitId, gate, day, stopped);
     }
 
     private static async Task OrderAsync(Guid visit, WriteGate gate, FleetDay day, CancellationToken stopped) => await gate.RunAsync(async data =>

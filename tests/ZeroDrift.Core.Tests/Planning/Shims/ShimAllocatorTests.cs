@@ -115,12 +115,62 @@ public sealed class ShimAllocatorTests
     }
 
     [Fact]
-    public void Nothing_fits_and_so_it_stays_and_is_said_to_be_outside()
+    public void Where_nothing_fits_it_gets_what_is_nearer_or_stays_and_is_said_to_be_outside()
     {
         var plan = ShimAllocator.Allocate(Of(ShimPolicy.LeaveGoodAlone, [I("1I", 2.35, 0.01)], [], 2.30, 2.25));
 
-        Assert.Equal((1, 0, 0), (plan.Outside, plan.Bought, plan.Moved));
-        Assert.Equal((ShimSource.Own, false), (plan.Points[0].From, plan.Points[0].InWindow));
+        // 2.25 leaves 0.11 of 0.15: nearer to its window than the 0.01 it has, and so bought.
+        Assert.Equal((1, 1, 1), (plan.Outside, plan.Bought, plan.Moved));
+        Assert.Equal((ShimSource.Buy, 2.25, false), (plan.Points[0].From, plan.Points[0].ShimMm, plan.Points[0].InWindow));
+        Assert.Equal(0.08, plan.OutsideMm, 9);
+        // Nothing nearer is to be had: it stays.
+        var stays = ShimAllocator.Allocate(Of(ShimPolicy.LeaveGoodAlone, [I("1I", 2.35, 0.01)], [], 2.40));
+        Assert.Equal((1, 0, 0, ShimSource.Own), (stays.Outside, stays.Bought, stays.Moved, stays.Points[0].From));
+    }
+
+    [Fact] // common practice, no source: a valve is never closed up to save a purchase
+    public void No_valve_is_closed_up_to_nothing_to_save_a_purchase()
+    {
+        var plan = ShimAllocator.Allocate(Of(ShimPolicy.LeaveGoodAlone, [E("1E", 2.50, 0.10), E("2E", 2.60, 0.30)], [], 2.50));
+
+        Assert.Equal([(2.50, ShimSource.Own), (2.50, ShimSource.Buy)], plan.Points.Select(p => (p.ShimMm, p.From)));
+        Assert.Equal((1, 1, 1), (plan.Outside, plan.Bought, plan.Moved));
+        Assert.Equal((0.50, 0.30), (Math.Round(plan.OutsideMm, 9), Math.Round(plan.DeviationMm, 9)));
+        Assert.Equal([new LooseShims(2.60, 1)], plan.Spare);
+    }
+
+    [Theory]
+    [InlineData(ShimPolicy.LeaveGoodAlone)]
+    [InlineData(ShimPolicy.FewestBought)]
+    [InlineData(ShimPolicy.Blueprint)]
+    public void No_point_comes_out_worse_than_it_was_whatever_is_aimed_at(ShimPolicy policy)
+    {
+        for (var seed = 0; seed < 200; seed++)
+        {
+            var request = Some(new Random(1000 + seed), policy, points: 1 + seed % 12, step: 0.025);
+            foreach (var (point, got) in request.Points.Zip(ShimAllocator.Allocate(request).Points))
+            {
+                if (got.From == ShimSource.Own) continue;
+                var change = (got.ShimMm - point.FittedMm) / point.ShimPerClearance;
+                Assert.True(point.GapFromMm - change > 0, $"seed {seed}: {point.Id} is held open.");
+                if (got.InWindow) continue;
+                Assert.True(Outside(point, got.ShimMm) < Outside(point, point.FittedMm), $"seed {seed}: {point.Id} lies further outside.");
+                if (point.GapFromMm - change < point.Window.MinMm - 1e-9) Assert.True(change < 0, $"seed {seed}: {point.Id} is closed further.");
+            }
+        }
+
+        static double Outside(ShimPoint p, double mm) => Math.Max(p.Window.MinMm - (p.GapFromMm - (mm - p.FittedMm) / p.ShimPerClearance), p.GapToMm - (mm - p.FittedMm) / p.ShimPerClearance - p.Window.MaxMm);
+    }
+
+    [Fact]
+    public void A_pin_may_make_it_worse_but_not_hold_the_valve_open()
+    {
+        var request = Of(ShimPolicy.LeaveGoodAlone, [E("1E", 2.50, 0.30)], [new(2.60, 1), new(2.80, 1)]);
+
+        Assert.Equal(2.60, ShimAllocator.Allocate(request with { Pins = [new("1E", 2.60)] }).Points[0].ShimMm);
+        var refused = Assert.Throws<BadInputException>(() => ShimAllocator.Allocate(request with { Pins = [new("1E", 2.80)] }));
+        Assert.Equal("pins[0].shimMm", refused.Field);
+        Assert.Contains("1E", refused.Message, StringComparison.Ordinal);
     }
 
     [Theory]
@@ -149,9 +199,9 @@ public sealed class ShimAllocatorTests
             var request = Some(new Random(seed), policy, points: 1 + seed % 5, step: seed % 2 == 0 ? 0.05 : 0.025);
             var plan = ShimAllocator.Allocate(request);
             var best = EveryWay.Best(request);
-            double[] cost = policy == ShimPolicy.Blueprint ? [plan.Outside, plan.Bought, plan.DeviationMm, plan.Moved] : [plan.Outside, plan.Bought, plan.Moved, plan.DeviationMm];
+            double[] cost = policy == ShimPolicy.Blueprint ? [plan.Outside, plan.OutsideMm, plan.Bought, plan.DeviationMm, plan.Moved] : [plan.Outside, plan.OutsideMm, plan.Bought, plan.Moved, plan.DeviationMm];
 
-            for (var i = 0; i < 4; i++) Assert.True(Math.Abs(cost[i] - best[i]) < 1e-5, $"seed {seed}: {string.Join(", ", cost)} against {string.Join(", ", best)}");
+            for (var i = 0; i < 5; i++) Assert.True(Math.Abs(cost[i] - best[i]) < 1e-5, $"seed {seed}: {string.Join(", ", cost)} against {string.Join(", ", best)}");
             Holds(request, plan);
         }
     }
@@ -173,7 +223,9 @@ public sealed class ShimAllocatorTests
     public void Figures_of_another_unit_are_compared_or_refused_but_never_overflow()
     {
         var wild = Enumerable.Range(0, 64).Select(i => new ShimPoint($"{i}", 25, 25, 25, Intake, 0.2, 1e-9)).ToList();
-        Assert.Equal("points", Assert.Throws<BadInputException>(() => ShimAllocator.Allocate(Of(ShimPolicy.LeaveGoodAlone, wild, [new(0.1, 3)], 20))).Field);
+        var request = Of(ShimPolicy.LeaveGoodAlone, wild, [new(0.1, 3)], 20);
+        Assert.Equal(64, ShimAllocator.Allocate(request).Outside);
+        Assert.Equal("points", Assert.Throws<BadInputException>(() => ShimAllocator.Allocate(request with { Pins = [new("3", 0.1)] })).Field);
     }
 
     /// <summary>Every physical shim is used once, a good one stays where it shall, and the counts are what the points say.</summary>

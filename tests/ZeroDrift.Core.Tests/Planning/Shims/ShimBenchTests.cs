@@ -32,7 +32,7 @@ public sealed class ShimBenchTests
         var row = Bench([new("1I", Bucket, Intake, new Reading(null, Clearance.OfMm(0.05), null, null), 2.70)]).Rows[0];
 
         Assert.Equal(2.50, row.ThinnerMm);
-        Assert.Contains("thinner one than 2.70 first", row.Why, StringComparison.Ordinal);
+        Assert.Contains("thinner one than 2.70 mm first", row.Why, StringComparison.Ordinal);
     }
 
     [Fact]
