@@ -25,7 +25,7 @@ public static class AllCalls
         Call.Of<AdviceRequest, AdviceResponse>("advice", AdviceCall.Advise),
         Call.Of<ScrewRequest, ScrewResponse>("screw", SettingCalls.Screw),
         Call.Of<CreepRequest, CreepResponse>("creep", SettingCalls.Creep),
-        Call.Of<MidLiftRequest, TurnsResponse>("mid-lift", SettingCalls.MidLift),
+        Call.Of<MidLiftRequest, MidLiftResponse>("mid-lift", SettingCalls.MidLift),
         Call.Of<PushrodLengthRequest, PushrodLength>("pushrod-length", SettingCalls.PushrodLength),
         Call.Of<ShimRequest, ShimChoice>("shim", SettingCalls.Shim),
         Call.Of<ShimMarkRequest, ShimMark>("shim-mark", SettingCalls.Mark),

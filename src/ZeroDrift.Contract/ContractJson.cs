@@ -51,6 +51,7 @@ namespace ZeroDrift.Contract;
 [JsonSerializable(typeof(CreepRequest))]
 [JsonSerializable(typeof(CreepResponse))]
 [JsonSerializable(typeof(MidLiftRequest))]
+[JsonSerializable(typeof(MidLiftResponse))]
 [JsonSerializable(typeof(TurnsResponse))]
 [JsonSerializable(typeof(PushrodLengthRequest))]
 [JsonSerializable(typeof(PushrodLength))]

@@ -73,7 +73,7 @@ builder.Services.AddSingleton<HoursFeed>();
 builder.Services.AddHostedService(services => services.GetRequiredService<HoursFeed>());
 builder.Services.AddExceptionHandler<ProblemHandler>();
 builder.Services.AddProblemDetails();
-builder.Services.AddOpenApi(options => options.AddSchemaTransformer(PlainTypes.Apply).AddSchemaTransformer(OptionalFields.Apply));
+builder.Services.AddOpenApi(options => options.AddSchemaTransformer(PlainTypes.Apply).AddSchemaTransformer(OptionalFields.Apply).AddDocumentTransformer(EntryUnion.Apply));
 builder.Services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
 builder.Services.Configure<JsonOptions>(options =>
 {

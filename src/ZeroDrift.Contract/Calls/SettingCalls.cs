@@ -20,9 +20,23 @@ public static class SettingCalls
         return new ScrewResponse(turn.Turns, turn.Turns.Degrees, turn.Direction, turn.Sixteenths, turn.DegreesFirst, TurnWords.Say(turn.Turns));
     }
 
-    public static TurnsResponse MidLift(MidLiftRequest request) => new(ScrewTurn.ToMidLift(
-        Given.Number(request.ValveLiftMm, "valveLiftMm", "the valve lift in mm"),
-        Given.Number(request.PitchMm, "pitchMm", "the screw's pitch in mm")));
+    public static MidLiftResponse MidLift(MidLiftRequest request)
+    {
+        if (request is { ValveLiftMm: not null, ValveLiftIn: not null }) throw new BadInputException("valveLiftIn", "Give the valve lift in mm or in inches; one of the two.");
+        if (request is { PitchMm: not null, ThreadsPerInch: not null }) throw new BadInputException("threadsPerInch", "Give the pitch in mm or the threads to the inch; one of the two.");
+        var lift = Mm(request.ValveLiftIn) ?? Given.Number(request.ValveLiftMm, "valveLiftMm", "the valve lift in mm, or valveLiftIn in inches");
+        var thread = request.ThreadsPerInch is { } threads ? Inch / Require.Above(threads, 0, 200, "threadsPerInch", "The threads to the inch") : Given.Number(request.PitchMm, "pitchMm", "the stud's pitch in mm, or threadsPerInch");
+        var inches = request.ValveLiftIn is not null || request.ThreadsPerInch is not null;
+        var squared = SquaredRocker.Of(lift, thread, inches);
+        var rod = Mm(request.TrialRodIn) ?? request.TrialRodMm;
+        var series = request.SeriesIn?.Select(s => s * Inch).ToList() ?? (IReadOnlyList<double>?)request.SeriesMm;
+        var order = rod is { } trial && series is not null ? squared.Order(trial, series) : (double?)null;
+        return new MidLiftResponse(squared.Turns, squared.LengthMm, squared.LengthMm / Inch, squared.Steps, order, order / Inch, order - rod);
+
+        static double? Mm(double? inch) => inch * Inch;
+    }
+
+    private const double Inch = 25.4;
 
     public static PushrodLength PushrodLength(PushrodLengthRequest request)
     {
@@ -66,7 +80,7 @@ public static class SettingCalls
         request.SizesMm,
         request.ShimPerClearance ?? 1);
 
-    public static ShimMark Mark(ShimMarkRequest request) => ShimMark.Read(Given.Text(request.Written, "written", "the thickness as it is marked or called", 40), request.SizesMm ?? [], request.Unit is { } unit ? Core.Lengths.Length.ParseUnit(unit) : Core.Lengths.LengthUnit.Millimetre);
+    public static ShimMark Mark(ShimMarkRequest request) => ShimMark.Read(Given.Text(request.Written, "written", "the thickness as it is marked or called", 40), request.SizesMm ?? [], request.Unit is { } unit ? Core.Lengths.Length.ParseUnit(unit) : Core.Lengths.LengthUnit.Millimetre, request.Marks);
 
     public static TurnsResponse Preload(PreloadRequest request) => new(request.TravelTurns is { } turns
         ? LifterPreload.FromTurns(Turns.Of(turns, "travelTurns", "The plunger travel"), request.Fraction ?? 0.5)

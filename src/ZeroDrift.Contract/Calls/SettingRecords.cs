@@ -6,7 +6,23 @@ public sealed record ScrewRequest(double? MeasuredMm, double? TargetMm, double? 
 
 public sealed record ScrewResponse(double Turns, double Degrees, ScrewDirection? Direction, int Sixteenths, bool DegreesFirst, string Said);
 
-public sealed record MidLiftRequest(double? ValveLiftMm, double? PitchMm);
+/// <summary>Lift and thread in millimetres, or in inches with threads to the inch. With a rocker ratio and a series it goes on to the length to order.</summary>
+public sealed record MidLiftRequest(double? ValveLiftMm, double? PitchMm)
+{
+    public double? ValveLiftIn { get; init; }
+    public double? ThreadsPerInch { get; init; }
+
+    /// <summary>What the adjustable rod measured once the pattern on the tip was right; with it the length to order follows.</summary>
+    public double? TrialRodMm { get; init; }
+    public double? TrialRodIn { get; init; }
+
+    /// <summary>Lengths that are made.</summary>
+    public IReadOnlyList<double>? SeriesMm { get; init; }
+    public IReadOnlyList<double>? SeriesIn { get; init; }
+}
+
+/// <summary>Half the lift as a length and as turns of the thread, the steps in their order, and the length to order.</summary>
+public sealed record MidLiftResponse(double Turns, double LengthMm, double LengthIn, IReadOnlyList<string> Steps, double? OrderMm, double? OrderIn, double? MissMm);
 
 /// <summary>
 /// A pushrod's length: how the point stands (<c>play</c> with playMm, <c>zeroLash</c>, or <c>pressed</c> with turnsBack and pitchMm) and what it should end at
@@ -24,7 +40,7 @@ public sealed record CreepResponse(double? CreepMm, int Pairs, double? AimBefore
 
 public sealed record ShimRequest(double? MeasuredMm, double? TargetMm, double? MinMm, double? MaxMm, double? CurrentShimMm, double? ShimPerClearance, IReadOnlyList<double>? SizesMm);
 
-/// <summary>A thickness as it was written or called, and the series of the engine.</summary>
-public sealed record ShimMarkRequest(string? Written, IReadOnlyList<double>? SizesMm, string? Unit = null);
+/// <summary>A thickness as it was written, called or stamped, and the series of the engine with its marks where it has some.</summary>
+public sealed record ShimMarkRequest(string? Written, IReadOnlyList<double>? SizesMm, string? Unit = null, IReadOnlyList<string>? Marks = null);
 
 public sealed record PreloadRequest(double? TravelTurns, double? TravelMm, double? PitchMm, double? ClearancePerTravel, double? Fraction);

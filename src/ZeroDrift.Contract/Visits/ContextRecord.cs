@@ -137,6 +137,9 @@ public sealed record ContextTypeRecord
     /// <summary>Lock pins or cam bars that must be out before the crank turns.</summary>
     public string? Pins { get; init; }
 
+    /// <summary>What is stamped on each size of the shim series, in the order of the sizes.</summary>
+    public IReadOnlyList<string>? ShimMarks { get; init; }
+
     /// <summary>The mark of the camshaft that shows the lap, as the book names it.</summary>
     public string? CamMark { get; init; }
 

@@ -47,11 +47,4 @@ public sealed record ScrewTurn(Turns Turns, ScrewDirection? Direction, int Sixte
             (int)Math.Min(sixteenths, int.MaxValue),
             Math.Abs(sixteenths / 16 - turns) > 0.1 * turns + 1e-12);
     }
-
-    /// <summary>Turns to mid-lift, when choosing a pushrod: half the valve lift ÷ pitch (common practice, no source).</summary>
-    /// <param name="valveLiftMm">Above 0 to 100 mm.</param>
-    /// <param name="pitchMm">Above 0 to 10 mm.</param>
-    /// <exception cref="BadInputException">A figure outside its range.</exception>
-    public static Turns ToMidLift(double valveLiftMm, double pitchMm) =>
-        Turns.Of(Require.Above(valveLiftMm, 0, 100, "valveLiftMm", "The valve lift", "mm") / 2 / Require.Above(pitchMm, 0, 10, "pitchMm", "The thread pitch", "mm"), "pitchMm");
 }

@@ -21,9 +21,17 @@ public sealed record ShimMark(double? Mm, IReadOnlyList<double> OffersMm)
     /// <param name="written">As written or spoken.</param>
     /// <param name="sizesMm">The series of the engine; empty where not known.</param>
     /// <param name="unit">What it is written in.</param>
-    /// <exception cref="BadInputException">Field <c>written</c>: no number.</exception>
-    public static ShimMark Read(string written, IReadOnlyList<double> sizesMm, LengthUnit unit = LengthUnit.Millimetre)
+    /// <param name="marks">What is stamped on each size of the series, in their order; none where the thickness itself is.</param>
+    /// <exception cref="BadInputException">Field <c>written</c>: no number, and no mark of the series.</exception>
+    public static ShimMark Read(string written, IReadOnlyList<double> sizesMm, LengthUnit unit = LengthUnit.Millimetre, IReadOnlyList<string>? marks = null)
     {
+        var stamped = marks is { Count: > 0 } && marks.Count == sizesMm.Count ? Enumerable.Range(0, marks.Count).FirstOrDefault(i => string.Equals(marks[i], written.Trim(), StringComparison.OrdinalIgnoreCase), -1) : -1;
+        if (stamped >= 0)
+        {
+            // A number can be a mark and a thickness: which is asked, never guessed.
+            var asThickness = Attempted.Of(() => Read(written, sizesMm, unit)).Value;
+            return asThickness is null or { Mm: null, OffersMm.Count: 0 } ? new ShimMark(sizesMm[stamped], []) : new ShimMark(null, [.. asThickness.OffersMm.Prepend(asThickness.Mm ?? sizesMm[stamped]).Prepend(sizesMm[stamped]).Distinct()]);
+        }
         if (!double.TryParse(written.Trim().Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number) || number <= 0)
             throw new BadInputException("written", $"'{written}' is no thickness; write it whole, like {(unit == LengthUnit.Thou ? "106.5" : "2.70")}.");
         var (least, most) = sizesMm.Count == 0 ? (0.5, 25) : (sizesMm.Min() * (1 - Beyond), sizesMm.Max() * (1 + Beyond));

@@ -76,6 +76,7 @@ public static class ContextBuilder
                 Spark = type.Spark,
                 Interference = type.Interference,
                 Pins = type.Pins,
+                ShimMarks = type.ShimMarks,
                 CamMark = type.CamMark,
                 Rotor = type.Rotor,
                 PulleyMm = type.PulleyMm,

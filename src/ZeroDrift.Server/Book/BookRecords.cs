@@ -67,7 +67,8 @@ public sealed record SpecRevisionRequest(string? Revision, string? Source, DateO
 
 public sealed record LashPointResponse(Guid Id, string Label, int Cylinder, LashKind Kind, string? Place, AdjusterKind Adjuster, int Bank, int Along, string? BookName, bool BridgeScrew);
 
-public sealed record SpecFiguresResponse(LashKind Kind, double? MinMm, double? MaxMm, double? SetMm, bool FleetTolerance, string Written, string Unit);
+/// <summary>What a line asks, in millimetres; setIsOurs: the source gives no figure to set, and the middle stands in for it.</summary>
+public sealed record SpecFiguresResponse(LashKind Kind, double? MinMm, double? MaxMm, double? SetMm, bool FleetTolerance, string Written, string Unit, bool SetIsOurs);
 
 public sealed record RevisionResponse(Guid Id, string Revision, string Source, DateOnly Date, SpecCondition Condition, bool InForce, IReadOnlyList<SpecFiguresResponse> Figures, string? Photo);
 
@@ -107,6 +108,9 @@ public sealed record EngineTypeResponse
     public required bool Spark { get; init; }
     public required bool Interference { get; init; }
     public string? Pins { get; init; }
+    public string? CamMark { get; init; }
+    public required bool Rotor { get; init; }
+    public IReadOnlyList<string>? ShimMarks { get; init; }
     public double? PulleyMm { get; init; }
     public required bool SpeaksCamTurns { get; init; }
     /// <summary>Fields that nobody gave: assumed, not the book's.</summary>

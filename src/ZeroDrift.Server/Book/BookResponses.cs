@@ -47,6 +47,9 @@ internal static class BookResponses
             Spark = row.Spark,
             Interference = row.Interference,
             Pins = row.Pins,
+            CamMark = row.CamMark,
+            Rotor = row.Rotor,
+            ShimMarks = row.ShimMarks,
             PulleyMm = row.PulleyMm,
             SpeaksCamTurns = row.SpeaksCamTurns,
             Assumed = row.Assumed,
@@ -54,7 +57,7 @@ internal static class BookResponses
             LettersSpeltOut = row.Letters.SpeltOut(),
             Uniflow = row.Uniflow,
             ByKind = [.. row.ByKind.Select(k => new KindStyleDto(k.Kind, k.Adjuster, k.PitchMm, k.ClearancePerTravel, k.ClockwiseCloses))],
-            Steps = [.. row.StepsOf(core).Select(s => new TypeStepDto { Key = s.Key, List = s.List, Text = s.Text, Kind = s.Kind, Points = s.Points, CrankDeg = s.CrankDeg, Counts = s.Counts, Pair = s.Pair, Asks = s.Asks, OnlyJob = s.OnlyJob })],
+            Steps = [.. row.StepsOf(core).Select(s => new TypeStepDto { Key = s.Key, List = s.List, Text = s.Text, Kind = s.Kind, Points = s.Points, CrankDeg = s.CrankDeg, Counts = s.Counts, Pair = s.Pair, Asks = s.Asks, OnlyJob = s.OnlyJob, Places = s.Places, AfterFitting = s.AfterFitting })],
             OwnSteps = row.OwnSteps,
             Fasteners = [.. row.Fasteners.Select(f => new FastenerDto(f.Use, f.Size, f.TorqueNm, f.Count))],
             Gaskets = [.. row.Gaskets.Select(g => new GasketDto(g.Name, g.Count, g.SingleUse))],
@@ -99,7 +102,7 @@ internal static class BookResponses
         return [.. lines.Select(line =>
         {
             var gap = demands[line.Kind] as Demand.Gap;
-            return new SpecFiguresResponse(line.Kind, gap?.Window.MinMm, gap?.Window.MaxMm, gap?.AimMm, gap?.FleetTolerance ?? false, line.Written(), line.Unit);
+            return new SpecFiguresResponse(line.Kind, gap?.Window.MinMm, gap?.Window.MaxMm, gap?.AimMm, gap?.FleetTolerance ?? false, line.Written(), line.Unit, gap?.AimIsOurs ?? false);
         })];
     }
 }

@@ -43,6 +43,8 @@ internal static class TypeParts
             Pair = Given.OptionalText(dto.Pair, field + ".pair", "what is counted", 40),
             Asks = Given.OptionalText(dto.Asks, field + ".asks", "what is to be seen", 200),
             OnlyJob = dto.OnlyJob,
+            Places = dto.Places is { Count: > 0 } places ? [.. places.Distinct().Order()] : null,
+            AfterFitting = dto.AfterFitting is true && dto.List != StepList.Point ? throw new BadInputException(field + ".afterFitting", "Only a step at points can look at what was fitted there.") : dto.AfterFitting,
         };
     }
 
@@ -71,6 +73,16 @@ internal static class TypeParts
         for (var i = 0; i < points.Count; i++) points[i].BookName = names.Count == 0 ? null : Given.OptionalText(names[i], $"pointNames[{i}]", "the book's name of a point", 40);
         if (points.Where(p => p.BookName is not null).GroupBy(p => p.BookName, StringComparer.OrdinalIgnoreCase).FirstOrDefault(g => g.Count() > 1) is { } twice)
             throw new BadInputException("pointNames", $"'{twice.Key}' stands for two points; give each its own name.");
+    }
+
+    /// <summary>The marks of a series, one a size, each once.</summary>
+    public static List<string>? Marks(IEnumerable<string> given, EngineTypeRow type)
+    {
+        List<string> marks = [.. given.Select((m, i) => Given.Text(m, $"shimMarks[{i}]", "what is stamped on the size", 10))];
+        if (marks.Count == 0) return null;
+        if (marks.Count != (type.ShimSizesMm?.Count ?? 0)) throw new BadInputException("shimMarks", $"Give one mark for each of the {type.ShimSizesMm?.Count ?? 0} sizes, in their order; {marks.Count} were given.");
+        if (marks.GroupBy(m => m, StringComparer.OrdinalIgnoreCase).FirstOrDefault(g => g.Count() > 1) is { } twice) throw new BadInputException("shimMarks", $"'{twice.Key}' stands for two sizes; each has its own.");
+        return marks;
     }
 
     /// <summary>Which bridges have a screw of their own: two styles may stand in one type.</summary>

@@ -22,6 +22,12 @@ public sealed record TypeStepDto
     public string? Pair { get; init; }
     public string? Asks { get; init; }
     public JobKind? OnlyJob { get; init; }
+
+    /// <summary>Where the engine is when it is asked; left out: everywhere.</summary>
+    public IReadOnlyList<VisitPlace>? Places { get; init; }
+
+    /// <summary>Of a step at points: a look at what was fitted, asked after the last fitting or turning.</summary>
+    public bool? AfterFitting { get; init; }
 }
 
 /// <summary>What sets one kind of point, where it differs from the type's own.</summary>
@@ -48,6 +54,12 @@ public abstract record TypeWays
     public bool? Spark { get; init; }
     public bool? Interference { get; init; }
     public string? Pins { get; init; }
+
+    /// <summary>The mark of the camshaft that shows the lap.</summary>
+    public string? CamMark { get; init; }
+
+    /// <summary>A distributor's rotor can be seen.</summary>
+    public bool? Rotor { get; init; }
     public double? PulleyMm { get; init; }
     public bool? SpeaksCamTurns { get; init; }
 
@@ -81,6 +93,9 @@ public abstract record TypeWays
 
     /// <summary>Its shims across; others do not fit.</summary>
     public double? ShimDiameterMm { get; init; }
+
+    /// <summary>What is stamped on each size of the series, in the order of the sizes; an empty list where the thickness itself is.</summary>
+    public IReadOnlyList<string?>? ShimMarks { get; init; }
 
     /// <summary>Thread that a new screw can still come out by, mm of travel.</summary>
     public double? ScrewFreeMm { get; init; }
@@ -136,6 +151,8 @@ public abstract record TypeWays
         type.Spark = Changed("spark", type.Spark, Spark);
         type.Interference = Changed("interference", type.Interference, Interference);
         type.Pins = Text("pins", type.Pins, Pins, "the lock pins or cam bars");
+        type.CamMark = Text("camMark", type.CamMark, CamMark, "the mark of the camshaft");
+        type.Rotor = Changed("rotor", type.Rotor, Rotor);
         type.PulleyMm = Optional("pulleyMm", type.PulleyMm, PulleyMm, 10, 5000, "The diameter of the pulley");
         type.SpeaksCamTurns = Changed("speaksCamTurns", type.SpeaksCamTurns, SpeaksCamTurns);
         type.Uniflow = Uniflow ?? type.Uniflow;
@@ -151,6 +168,7 @@ public abstract record TypeWays
         type.PastTdcMm = Optional("pastTdcMm", type.PastTdcMm, PastTdcMm, 0.1, 500, "The piston travel past TDC");
         type.StrokeMm = Optional("strokeMm", type.StrokeMm, StrokeMm, 1, 5000, "The stroke");
         type.RodMm = Optional("rodMm", type.RodMm, RodMm, 1, 20_000, "The rod");
+        if (ShimMarks is not null) type.ShimMarks = TypeParts.Marks(Filled(ShimMarks, "shimMarks", 1000), type);
         if (Fasteners is not null) type.Fasteners = NotedList("fasteners", type.Fasteners, [.. Filled(Fasteners, "fasteners", 40).Select((f, i) => TypeParts.Of(f, $"fasteners[{i}]"))], f => $"{f.Use} {f.Size} {f.TorqueNm}");
         if (Gaskets is not null) type.Gaskets = NotedList("gaskets", type.Gaskets, [.. Filled(Gaskets, "gaskets", 40).Select((g, i) => TypeParts.Of(g, $"gaskets[{i}]"))], g => $"{g.Count} {g.Name}");
         if (ScarceTools is not null) type.ScarceTools = NotedList("scarceTools", type.ScarceTools, [.. Filled(ScarceTools, "scarceTools", 40).Select((t, i) => Given.Text(t, $"scarceTools[{i}]", "a tool by name", 80))], t => t);

@@ -6,7 +6,7 @@ using ZeroDrift.Core.Visits;
 namespace ZeroDrift.Server.Visits;
 
 /// <summary>An exchange: what this device adds, and how far it knows the visit.</summary>
-public sealed record EntriesRequest(int? After, IReadOnlyList<JsonObject>? Entries);
+public sealed record EntriesRequest(int? After, IReadOnlyList<EntryRequest>? Entries);
 
 public sealed record EntryOutcomeResponse(Guid Id, string Outcome, int? Sequence, Problem? Problem);
 

@@ -38,7 +38,7 @@ public class SettingTests
 
     [Fact] // common practice, no source: 0.596 in lift at 24 threads an inch is quoted as 7.15 turns
     public void Turns_to_mid_lift_are_half_the_lift_over_the_pitch() =>
-        Assert.Equal(7.15, ScrewTurn.ToMidLift(0.596 * 25.4, 25.4 / 24), 2);
+        Assert.Equal(7.152, SquaredRocker.Of(0.596 * 25.4, 25.4 / 24, true).Turns, 3);
 
     [Fact]
     public void Locknut_creep_is_the_mean_of_a_hands_pairs_known_from_the_first_and_told_from_the_fifth()

@@ -1925,17 +1925,28 @@ export interface components {
             /** Format: double */
             upperMm?: null | number;
         };
+        /** @description One reading, or the attempts from the first on. */
         AdviceRequest: {
             adjuster?: null | components["schemas"]["AdjusterRequest"];
             demand?: null | components["schemas"]["AdviceDemandRequest"];
             reading?: null | components["schemas"]["AdviceReadingRequest"];
             unit?: null | string;
+            attempts?: null | components["schemas"]["AttemptRequest"][];
+            creep?: null | components["schemas"]["LearnedCreepRequest"];
         };
+        /**
+         * @description What to do. leaveMm: the gap to leave before the nut is tightened, only of a turn of a screw with a locknut. reason: "nothing nearer" where the shim that is in is as near as any, else
+         *     null. ways: only where a figure's choice is null for want of a size; leaving it so comes last.
+         */
         AdviceResponse: {
             action: components["schemas"]["AdviceAction"];
             turn: null | components["schemas"]["TurnResponse"];
             shim: null | components["schemas"]["ShimRangeResponse"];
             amount: null | components["schemas"]["AmountResponse"];
+            /** Format: double */
+            leaveMm: null | number;
+            reason: null | string;
+            ways: null | components["schemas"]["WayOutResponse"][];
             sentence: string;
         };
         /** @description The job this one waits for, and the days between its last and this one's first. */
@@ -1996,17 +2007,41 @@ export interface components {
             because: string;
             mate: null | string;
         };
+        /** @description A measurement that the adjuster was turned away from. */
+        AttemptRecord: {
+            stage: components["schemas"]["ReadingStage"];
+            /** Format: double */
+            estimateMm: null | number;
+            /** Format: double */
+            lowerMm: null | number;
+            /** Format: double */
+            upperMm: null | number;
+            state: null | components["schemas"]["VerdictState"];
+            /** Format: uuid */
+            reading: string;
+            /** Format: uuid */
+            by: string;
+        };
+        /** @description One measurement on the way to a setting. */
+        AttemptRequest: {
+            stage?: null | components["schemas"]["AttemptStage"];
+            reading?: null | components["schemas"]["AdviceReadingRequest"];
+        };
+        /** @enum {string} */
+        AttemptStage: "asFound" | "beforeLock" | "locked";
         AwaitingPointRecord: {
             point: string;
             found: components["schemas"]["FigureRecord"];
             shim?: null | components["schemas"]["PlannedShimRecord"];
         };
+        /** @description What waits since a visit, and in which kind of job it is gone on with. */
         AwaitingPoints: {
             /** Format: uuid */
             visitId: string;
             /** Format: date */
             date: string;
             points: string[];
+            job: components["schemas"]["JobKind"];
         };
         AwaitingRecord: {
             /** Format: uuid */
@@ -2314,6 +2349,12 @@ export interface components {
             /** Format: int32 */
             earlyDays: number;
         };
+        /** @description A point that should be clear by the timing where the crank stands; only the eye proves it. */
+        ClearHereRecord: {
+            point: string;
+            /** Format: double */
+            marginDeg: number;
+        };
         ClearPointResponse: {
             /** Format: int32 */
             cylinder: number;
@@ -2407,9 +2448,16 @@ export interface components {
             sharedSdMm?: number;
             meter?: null | components["schemas"]["ContextMeterRecord"];
             awaiting?: null | components["schemas"]["AwaitingRecord"];
+            /** @description All visits that did, the newest first; a context of before has the newest alone. */
+            waiting?: null | components["schemas"]["AwaitingRecord"][];
             marks?: components["schemas"]["MarkRecord"][];
             /** @description What each person's locknuts did on this type. */
             creep?: components["schemas"]["CreepRecord"][];
+            /**
+             * Format: int32
+             * @description The rules that came since the first building and hold for it; 0 for a context of before.
+             */
+            rules?: number;
         };
         ContextTypeRecord: {
             /** Format: uuid */
@@ -2444,6 +2492,12 @@ export interface components {
             interference?: boolean;
             /** @description Lock pins or cam bars that must be out before the crank turns. */
             pins?: null | string;
+            /** @description What is stamped on each size of the shim series, in the order of the sizes. */
+            shimMarks?: null | string[];
+            /** @description The mark of the camshaft that shows the lap, as the book names it. */
+            camMark?: null | string;
+            /** @description A distributor's rotor can be seen. */
+            rotor?: boolean;
             /**
              * Format: double
              * @description Diameter of the pulley or flywheel that carries the marks, mm.
@@ -2476,6 +2530,29 @@ export interface components {
             runningMethod?: boolean;
             /** @description Fasteners with their torques. */
             fasteners?: components["schemas"]["Fastener"][];
+        };
+        /** @description The replacing fields of a correction; only those given replace. */
+        CorrectedFieldsRequest: {
+            /** Format: date */
+            date?: null | string;
+            /** Format: double */
+            shownHours?: null | number;
+            condition?: null | components["schemas"]["SpecCondition"];
+            /** Format: double */
+            engineTemperatureC?: null | number;
+            blades?: null | string[];
+            feel?: null | components["schemas"]["Feel"];
+            figure?: null | string;
+            unit?: null | string;
+            thickness?: null | string;
+            how?: null | components["schemas"]["ShimKnownBy"];
+            state?: null | components["schemas"]["StartState"];
+            outcome?: null | components["schemas"]["PointOutcome"];
+            why?: null | string;
+            amount?: null | string;
+            old?: null | string;
+            new?: null | string;
+            text?: null | string;
         };
         /** @description A figure as it stood before it was corrected. */
         CorrectedFigureRecord: {
@@ -2525,6 +2602,18 @@ export interface components {
         /** @enum {string} */
         Counting: "out" | "in";
         /**
+         * @description The parts of a visit, in their order.
+         * @enum {string}
+         */
+        CoursePart: "makeSafe" | "condition" | "covers" | "first" | "stop" | "closeUp" | "sign";
+        /** @description One part of the way through a visit. */
+        CourseStepRecord: {
+            part: components["schemas"]["CoursePart"];
+            /** Format: int32 */
+            stop: null | number;
+            done: boolean;
+        };
+        /**
          * @description The end of the engine from which the crank is barred and seen.
          * @enum {string}
          */
@@ -2539,7 +2628,7 @@ export interface components {
             /** Format: double */
             openingTurns?: null | number;
         };
-        /** @description Pairs of before and after locking, and the creep once they are enough, mm. */
+        /** @description Pairs of before and after locking, and the creep once they are enough, mm: negative where locking closes. */
         CreepRecord: {
             /** Format: uuid */
             person: string;
@@ -2547,6 +2636,16 @@ export interface components {
             pairs: number;
             /** Format: double */
             creepMm: null | number;
+            /**
+             * Format: double
+             * @description What locking takes of the gap in the mean, mm; from the first pair on. A context of before has none.
+             */
+            meanMm?: null | number;
+            /**
+             * Format: double
+             * @description Its scatter, mm.
+             */
+            sdMm?: number;
         };
         CreepRequest: {
             pairs?: null | components["schemas"]["CreepPairRequest"][];
@@ -3052,6 +3151,8 @@ export interface components {
             rating?: null | string;
             registration?: null | string;
             awaiting?: null | components["schemas"]["AwaitingPoints"];
+            /** @description All of them, the newest first. */
+            waiting: components["schemas"]["AwaitingPoints"][];
             /** @description Marks found or chalked at its visits. */
             marks: components["schemas"]["MarkRecord"][];
             /** Format: double */
@@ -3112,6 +3213,10 @@ export interface components {
             spark?: null | boolean;
             interference?: null | boolean;
             pins?: null | string;
+            /** @description The mark of the camshaft that shows the lap. */
+            camMark?: null | string;
+            /** @description A distributor's rotor can be seen. */
+            rotor?: null | boolean;
             /** Format: double */
             pulleyMm?: null | number;
             speaksCamTurns?: null | boolean;
@@ -3151,6 +3256,8 @@ export interface components {
              * @description Its shims across; others do not fit.
              */
             shimDiameterMm?: null | number;
+            /** @description What is stamped on each size of the series, in the order of the sizes; an empty list where the thickness itself is. */
+            shimMarks?: null | string[];
             /**
              * Format: double
              * @description Thread that a new screw can still come out by, mm of travel.
@@ -3241,6 +3348,10 @@ export interface components {
             spark?: null | boolean;
             interference?: null | boolean;
             pins?: null | string;
+            /** @description The mark of the camshaft that shows the lap. */
+            camMark?: null | string;
+            /** @description A distributor's rotor can be seen. */
+            rotor?: null | boolean;
             /** Format: double */
             pulleyMm?: null | number;
             speaksCamTurns?: null | boolean;
@@ -3280,6 +3391,8 @@ export interface components {
              * @description Its shims across; others do not fit.
              */
             shimDiameterMm?: null | number;
+            /** @description What is stamped on each size of the series, in the order of the sizes; an empty list where the thickness itself is. */
+            shimMarks?: null | string[];
             /**
              * Format: double
              * @description Thread that a new screw can still come out by, mm of travel.
@@ -3364,6 +3477,9 @@ export interface components {
             spark: boolean;
             interference: boolean;
             pins?: null | string;
+            camMark?: null | string;
+            rotor: boolean;
+            shimMarks?: null | string[];
             /** Format: double */
             pulleyMm?: null | number;
             speaksCamTurns: boolean;
@@ -3449,7 +3565,7 @@ export interface components {
         EntriesRequest: {
             /** Format: int32 */
             after?: null | number;
-            entries?: null | components["schemas"]["JsonObject"][];
+            entries?: null | components["schemas"]["EntryRequest"][];
         };
         EntriesResponse: {
             entries: components["schemas"]["JsonObject"][];
@@ -3461,6 +3577,746 @@ export interface components {
             /** Format: int32 */
             sequence: null | number;
             problem: null | components["schemas"]["Problem"];
+        };
+        /**
+         * @description An entry as a device writes it down: a union on its kind. The document and the device's types are made from these; EntryReader reads what comes, field by field, so that
+         *     whatever is wrong names its field. A test holds the two to each other.
+         */
+        EntryRequest: components["schemas"]["EntryRequestOpenedEntryRequest"] | components["schemas"]["EntryRequestChoseEntryRequest"] | components["schemas"]["EntryRequestTickedEntryRequest"] | components["schemas"]["EntryRequestConditionStatedEntryRequest"] | components["schemas"]["EntryRequestPositionProvedEntryRequest"] | components["schemas"]["EntryRequestBarredToEntryRequest"] | components["schemas"]["EntryRequestTriedEntryRequest"] | components["schemas"]["EntryRequestFigureReadEntryRequest"] | components["schemas"]["EntryRequestShimReadEntryRequest"] | components["schemas"]["EntryRequestStartStateEntryRequest"] | components["schemas"]["EntryRequestTurnedEntryRequest"] | components["schemas"]["EntryRequestKeptEntryRequest"] | components["schemas"]["EntryRequestDroppedEntryRequest"] | components["schemas"]["EntryRequestOutcomeEntryRequest"] | components["schemas"]["EntryRequestPartChangedEntryRequest"] | components["schemas"]["EntryRequestAnsweredEntryRequest"] | components["schemas"]["EntryRequestMarkedEntryRequest"] | components["schemas"]["EntryRequestNotedEntryRequest"] | components["schemas"]["EntryRequestPausedEntryRequest"] | components["schemas"]["EntryRequestResumedEntryRequest"] | components["schemas"]["EntryRequestUndoneEntryRequest"] | components["schemas"]["EntryRequestAbandonedEntryRequest"] | components["schemas"]["EntryRequestSignedEntryRequest"] | components["schemas"]["EntryRequestCountersignedEntryRequest"] | components["schemas"]["EntryRequestCorrectedEntryRequest"] | components["schemas"]["EntryRequestAdmittedEntryRequest"];
+        EntryRequestAbandonedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "abandoned";
+            why: string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestAdmittedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "admitted";
+            entries: string[];
+            why: string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestAnsweredEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "answered";
+            question: components["schemas"]["VisitQuestion"];
+            answer: components["schemas"]["VisitAnswer"];
+            points?: null | string[];
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestBarredToEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "barredTo";
+            /** Format: double */
+            crankDeg: number;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestChoseEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "chose";
+            point?: null | string;
+            method?: null | components["schemas"]["TurningMethod"];
+            order?: null | components["schemas"]["PointOrder"];
+            setting?: null | components["schemas"]["SettingOrder"];
+            tray?: null | components["schemas"]["TrayRequest"];
+            measuring?: null | components["schemas"]["MeasuringMeans"];
+            judging?: null | components["schemas"]["JudgingSchool"];
+            manner?: null | components["schemas"]["SettingManner"];
+            turnedBy?: null | string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestConditionStatedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "conditionStated";
+            condition: components["schemas"]["SpecCondition"];
+            /** Format: double */
+            engineTemperatureC?: null | number;
+            /** Format: double */
+            hoursStanding?: null | number;
+            measureAnyway?: null | boolean;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestCorrectedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "corrected";
+            /** Format: uuid */
+            entry: string;
+            why: string;
+            fields: components["schemas"]["CorrectedFieldsRequest"];
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestCountersignedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "countersigned";
+            readings: components["schemas"]["SecondReadingRequest"][];
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestDroppedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "dropped";
+            /** Format: uuid */
+            reading: string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestFigureReadEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "figureRead";
+            /** Format: uuid */
+            reading: string;
+            point: string;
+            stage: components["schemas"]["ReadingStage"];
+            figure: string;
+            unit: string;
+            with?: null | components["schemas"]["FigureSource"];
+            claimedBy?: null | string;
+            unproved?: null | boolean;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestKeptEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "kept";
+            /** Format: uuid */
+            reading: string;
+            sure?: null | boolean;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestMarkedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "marked";
+            name: string;
+            /** Format: double */
+            crankDeg: number;
+            trap?: null | boolean;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestNotedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "noted";
+            point?: null | string;
+            text: string;
+            photo?: null | string;
+            customer?: null | string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestOpenedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "opened";
+            /** Format: uuid */
+            engineId: string;
+            job: components["schemas"]["JobKind"];
+            /** Format: date */
+            date: string;
+            /**
+             * Format: double
+             * @description What the meter shows; left out only on a bench or on a stand.
+             */
+            shownHours?: null | number;
+            contextId?: null | string;
+            place?: null | components["schemas"]["VisitPlace"];
+            /** @description The same as place onBench. */
+            bench?: null | boolean;
+            turnedBy?: null | string;
+            method?: null | components["schemas"]["TurningMethod"];
+            order?: null | components["schemas"]["PointOrder"];
+            setting?: null | components["schemas"]["SettingOrder"];
+            tray?: null | components["schemas"]["TrayRequest"];
+            measuring?: null | components["schemas"]["MeasuringMeans"];
+            judging?: null | components["schemas"]["JudgingSchool"];
+            manner?: null | components["schemas"]["SettingManner"];
+            instruments?: null | string[];
+            /** Format: uuid */
+            continues?: null | string;
+            /** Format: uuid */
+            jobId?: null | string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestOutcomeEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "outcome";
+            point: string;
+            outcome: components["schemas"]["PointOutcome"];
+            why?: null | string;
+            amount?: null | string;
+            unit?: null | string;
+            contact?: null | string;
+            /** Format: int32 */
+            pass?: null | number;
+            /** Format: double */
+            waitMinutes?: null | number;
+            old?: null | string;
+            new?: null | string;
+            /** Format: uuid */
+            movementId?: null | string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestPartChangedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "partChanged";
+            points?: null | string[];
+            /** Format: int32 */
+            cylinder?: null | number;
+            whole?: null | boolean;
+            part: string;
+            why: string;
+            /** Format: double */
+            cutMm?: null | number;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestPausedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "paused";
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestPositionProvedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "positionProved";
+            /**
+             * Format: double
+             * @description The stop; or points, where the eye is on the valves.
+             */
+            crankDeg?: null | number;
+            points?: null | string[];
+            signs?: null | components["schemas"]["SignRequest"][];
+            said?: null | string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestResumedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "resumed";
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestShimReadEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "shimRead";
+            point: string;
+            stage: components["schemas"]["ReadingStage"];
+            thickness: string;
+            unit: string;
+            how: components["schemas"]["ShimKnownBy"];
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestSignedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "signed";
+            remark?: null | string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestStartStateEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "startState";
+            point: string;
+            state: components["schemas"]["StartState"];
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestTickedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ticked";
+            step: string;
+            on: boolean;
+            said?: null | string;
+            notHere?: null | boolean;
+            why?: null | string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestTriedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "tried";
+            /** Format: uuid */
+            reading: string;
+            point: string;
+            stage: components["schemas"]["ReadingStage"];
+            blades: string[];
+            unit: string;
+            feel: components["schemas"]["Feel"];
+            bladeSet?: null | string;
+            unproved?: null | boolean;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestTurnedEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turned";
+            point: string;
+            /** Format: double */
+            turns?: null | number;
+            direction?: null | components["schemas"]["ScrewDirection"];
+            nut?: null | components["schemas"]["NutState"];
+            sure?: null | boolean;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
+        };
+        EntryRequestUndoneEntryRequest: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "undone";
+            /** Format: uuid */
+            entry: string;
+            /**
+             * Format: uuid
+             * @description Made by the device (UUID v7), so that sending it twice does no harm.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The device's clock, UTC.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The person who did it.
+             */
+            by: string;
+            device?: null | string;
         };
         ExchangeResponse: {
             /** Format: int32 */
@@ -3820,6 +4676,11 @@ export interface components {
             /** Format: int32 */
             count?: null | number;
             singleUse?: null | boolean;
+        };
+        /** @description A go/no-go pair in the blades of the tray. */
+        GatesRecord: {
+            go: string;
+            noGo: string;
         };
         GroupRequest: {
             /** Format: uuid */
@@ -4330,6 +5191,15 @@ export interface components {
             bookName: null | string;
             bridgeScrew: boolean;
         };
+        /** @description What this hand's locknuts take of the gap, mm: positive where locking closes it. */
+        LearnedCreepRequest: {
+            /** Format: double */
+            meanMm?: null | number;
+            /** Format: double */
+            sdMm?: null | number;
+            /** Format: int32 */
+            n?: null | number;
+        };
         /** @description A visit of the last month and what it told. */
         LearnedVisit: {
             /** Format: uuid */
@@ -4393,9 +5263,10 @@ export interface components {
         };
         /** @enum {string} */
         LimitSide: "tight" | "loose";
-        /** @description With the lobes in sight: what can be measured where the crank stands, and the least turn that brings another point clear. */
+        /** @description With the lobes in sight: what was seen, what should be clear by the timing where the crank stands, and the least turn that brings another point clear. */
         LobeAwayRecord: {
             here: string[];
+            computed: components["schemas"]["ClearHereRecord"][];
             /** Format: double */
             turnDeg: null | number;
             /** Format: double */
@@ -4499,10 +5370,15 @@ export interface components {
             name: string;
         };
         /**
-         * @description What kind of machine an engine sits in; decides which cautions apply.
+         * @description What kind of machine an engine sits in: a preset of properties, each of which can be changed for the machine at hand.
          * @enum {string}
          */
-        MachineKind: "lorry" | "tractor" | "mower" | "ferry" | "generator";
+        MachineKind: "lorry" | "tractor" | "mower" | "ferry" | "generator" | "van" | "car" | "motorcycle" | "boat" | "ship" | "pump" | "construction" | "other";
+        /**
+         * @description What a machine has that somebody can be hurt by: it decides which cautions apply.
+         * @enum {string}
+         */
+        MachineProperty: "battery" | "airStart" | "automaticStart" | "propeller" | "pto" | "blades" | "trailerBrake" | "wheels";
         MachineRequest: {
             /** Format: uuid */
             id?: null | string;
@@ -4512,6 +5388,8 @@ export interface components {
             registration?: null | string;
             archived?: null | boolean;
             who?: null | string;
+            /** @description What it has that its cautions rest on; left out, what its kind usually has. An empty list: nothing. */
+            properties?: null | components["schemas"]["MachineProperty"][];
         };
         MachineResponse: {
             /** Format: uuid */
@@ -4522,6 +5400,7 @@ export interface components {
             registration: null | string;
             archived: boolean;
             engines: components["schemas"]["MachineEngine"][];
+            properties: components["schemas"]["MachineProperty"][];
         };
         MarkRecord: {
             name: string;
@@ -4564,6 +5443,11 @@ export interface components {
             marginDeg: null | number;
             measurableNow: null | boolean;
         };
+        /**
+         * @description What is asked of a hand at a point.
+         * @enum {string}
+         */
+        MeasuringAsk: "asFound" | "beforeLock" | "locked" | "again" | "withTrialShim";
         /**
          * @description What is measured with.
          * @enum {string}
@@ -4630,11 +5514,42 @@ export interface components {
             needsMark: boolean;
             book: boolean;
         };
+        /** @description Lift and thread in millimetres, or in inches with threads to the inch. With a rocker ratio and a series it goes on to the length to order. */
         MidLiftRequest: {
             /** Format: double */
             valveLiftMm?: null | number;
             /** Format: double */
             pitchMm?: null | number;
+            /** Format: double */
+            valveLiftIn?: null | number;
+            /** Format: double */
+            threadsPerInch?: null | number;
+            /**
+             * Format: double
+             * @description What the adjustable rod measured once the pattern on the tip was right; with it the length to order follows.
+             */
+            trialRodMm?: null | number;
+            /** Format: double */
+            trialRodIn?: null | number;
+            /** @description Lengths that are made. */
+            seriesMm?: null | number[];
+            seriesIn?: null | number[];
+        };
+        /** @description Half the lift as a length and as turns of the thread, the steps in their order, and the length to order. */
+        MidLiftResponse: {
+            /** Format: double */
+            turns: number;
+            /** Format: double */
+            lengthMm: number;
+            /** Format: double */
+            lengthIn: number;
+            steps: string[];
+            /** Format: double */
+            orderMm: null | number;
+            /** Format: double */
+            orderIn: null | number;
+            /** Format: double */
+            missMm: null | number;
         };
         MirroredResponse: {
             first: string;
@@ -4739,6 +5654,19 @@ export interface components {
             crankDeg?: null | number;
             step?: null | string;
         };
+        /** @description Without a usable mark: half a turn past intake closing, with the room there is each way. */
+        NoMarkRecord: {
+            /** Format: double */
+            pastTdcDeg: number;
+            /** Format: double */
+            marginDeg: number;
+            sentence: string;
+        };
+        /** @description A step answered with "not here". */
+        NotHereRecord: {
+            step: string;
+            why: null | string;
+        };
         /** @description A note, with a picture by its hash; with a customer it is the customer's remark, and the picture a signature. */
         NoteRecord: {
             /** Format: uuid */
@@ -4752,6 +5680,8 @@ export interface components {
             /** Format: date-time */
             at: string;
         };
+        /** @enum {string} */
+        NutState: "loose" | "tight" | "none";
         ObservationRequest: {
             /** Format: int32 */
             cylinder: number;
@@ -5158,7 +6088,7 @@ export interface components {
          * @description In which order the points of a stop are taken.
          * @enum {string}
          */
-        PointOrder: "byCylinder" | "downTheHead" | "oneBlade";
+        PointOrder: "byCylinder" | "downTheHead" | "oneBlade" | "exhaustsFirst" | "intakesFirst";
         /** @enum {string} */
         PointOutcome: "leftAlone" | "set" | "leftSo" | "byTheBook" | "shimFitted" | "awaiting" | "notReached";
         PointRequest: {
@@ -5231,7 +6161,7 @@ export interface components {
          * @description What proves that a cylinder is on compression and not on overlap.
          * @enum {string}
          */
-        ProofKind: "companion" | "rockersLoose" | "intakeJustClosed" | "compressionInBar" | "air" | "lobesSeen" | "rotor";
+        ProofKind: "companion" | "rockersLoose" | "intakeJustClosed" | "compressionInBar" | "air" | "lobesSeen" | "rotor" | "camMark" | "lockPin";
         ProofRecord: {
             kind: components["schemas"]["ProofKind"];
             sentence: string;
@@ -5521,6 +6451,13 @@ export interface components {
             /** Format: double */
             upperMm: null | number;
         };
+        SecondReadingRequest: {
+            point: string;
+            unit: string;
+            blades?: null | string[];
+            feel?: null | components["schemas"]["Feel"];
+            figure?: null | string;
+        };
         SeriesVisit: {
             /** Format: uuid */
             overheadId: string;
@@ -5539,11 +6476,16 @@ export interface components {
             excluded: boolean;
             partChanged: boolean;
         };
+        /** @description How a point is set in the manner in force: what to do, in order, and the blades it takes. */
+        SettingGuideRecord: {
+            lines: string[];
+            setBlade: null | string;
+        };
         /**
-         * @description How a screw is held and felt while its locknut is tightened.
+         * @description How an adjuster is held and felt while it is set and its nut is tightened: a screw, a bolt or an eccentric.
          * @enum {string}
          */
-        SettingManner: "bladeOut" | "bladeIn" | "oneSizeUp";
+        SettingManner: "bladeOut" | "bladeIn" | "oneSizeUp" | "limitAndBackOff";
         /** @enum {string} */
         SettingOrder: "stopFirst" | "pointByPoint";
         SheetPointRecord: {
@@ -5565,6 +6507,22 @@ export interface components {
             /** Format: double */
             setMm?: null | number;
             fleetTolerance: boolean;
+            /** @description The figure to set is ours, the middle of the window, because the book gives none. */
+            setIsOurs?: boolean;
+            gates?: null | components["schemas"]["GatesRecord"];
+            /** @description It is being set: its found figure is known, or none is owed. */
+            setting: boolean;
+            stage?: null | components["schemas"]["ReadingStage"];
+            /** @description The stage at hand where a finished point is set all the same. */
+            stageIfSet: components["schemas"]["ReadingStage"];
+            ask: components["schemas"]["MeasuringAsk"];
+            /** @description It can be said that the adjuster was turned. */
+            mayTurn?: boolean;
+            /** @description What it was turned away from, in the order begun: a failed lock is never lost. */
+            attempts: components["schemas"]["SheetReadingRecord"][];
+            guide?: null | components["schemas"]["SettingGuideRecord"];
+            /** @description What it did since it was last left, in a sentence. */
+            moved?: null | string;
             specWritten?: null | string;
             byAmount: boolean;
             amount?: null | components["schemas"]["AmountResponse"];
@@ -5586,13 +6544,8 @@ export interface components {
             beforeLockDraft?: null | components["schemas"]["SheetReadingRecord"];
             /** @description A figure before locking is worth a tap, while it teaches what the locknut does or where it does much. */
             asksBeforeLock?: boolean;
-            /**
-             * Format: int32
-             * @description Pairs of before and after locking known of this hand on this type.
-             */
-            creepPairs?: number;
-            /** Format: double */
-            creepMm?: null | number;
+            /** @description What the nuts of whoever works here take, in a sentence; from the first lock on. */
+            nutSaid?: null | string;
             /** @description As the book calls it, where it has a name of its own there. */
             bookName?: null | string;
             /** @description What the book's figure is written in. */
@@ -5606,6 +6559,7 @@ export interface components {
             owesLeft: boolean;
             done: boolean;
             advice?: null | components["schemas"]["AdviceResponse"];
+            adviceIfSet?: null | components["schemas"]["AdviceResponse"];
             /** Format: double */
             hoursToRiskFromHere?: null | number;
             /**
@@ -5696,6 +6650,11 @@ export interface components {
              */
             lastEntry: string;
             complaint?: null | string;
+            /** @description Decided, and nothing to be looked at twice: it may keep itself. */
+            keepsItself?: boolean;
+            /** @description It would be left out of its window, or undecided: kept only with a why. */
+            owesWhy?: boolean;
+            onKeeping?: null | components["schemas"]["PointOutcome"];
             /** @description The unit in which the same figure would be believable, where in its own it is not. */
             offerUnit?: null | string;
         };
@@ -5769,6 +6728,15 @@ export interface components {
             /** @description Why what an earlier visit found should be measured anew; null where it still tells. */
             findAgain?: null | string;
             pastTdc?: null | components["schemas"]["PastTdc"];
+            /** @description The way through the visit, and where its guide stands. */
+            course: components["schemas"]["CourseStepRecord"][];
+            at: components["schemas"]["CoursePart"];
+            /** Format: int32 */
+            atStop?: null | number;
+            /** @description The lines of every list as this visit asks them: by its kind of job, its place, and who or what turns the crank. */
+            steps: components["schemas"]["SheetStepRecord"][];
+            /** @description Cold figures of a type that knows only hot ones: kept, judged by nothing. */
+            notJudged?: boolean;
             stops: components["schemas"]["SheetStopRecord"][];
             cannotSet: components["schemas"]["UnplacedPointResponse"][];
             points: components["schemas"]["SheetPointRecord"][];
@@ -5796,6 +6764,27 @@ export interface components {
             /** @description What is read with it lies half a thou or more from that: cleaned and measured again before it is believed. */
             cleanAgain?: boolean;
         };
+        /** @description A line of a list as this visit asks it; asked: the signature waits for it, else it is only offered. */
+        SheetStepRecord: {
+            step: string;
+            list: components["schemas"]["StepList"];
+            text: string;
+            asked: boolean;
+            ticked: boolean;
+            asks?: null | string;
+            point?: null | string;
+            /** Format: double */
+            crankDeg?: null | number;
+            counts?: null | components["schemas"]["Counting"];
+            /** @description "Not here" is no answer to it. */
+            must?: boolean;
+            afterFitting?: boolean;
+            /** @description To be ticked now, of a step at a point. */
+            due?: boolean;
+            notHere?: boolean;
+            why?: null | string;
+            said?: null | string;
+        };
         SheetStopRecord: {
             /** Format: int32 */
             index: number;
@@ -5817,6 +6806,9 @@ export interface components {
             proved: boolean;
             done: boolean;
             points: string[];
+            /** @description The point at hand at this stop: chosen, next, or the first with something left. */
+            at?: null | string;
+            noMark?: null | components["schemas"]["NoMarkRecord"];
             /**
              * Format: double
              * @description Forwards from where the crank stands; null where nobody has said where that is.
@@ -5844,6 +6836,11 @@ export interface components {
              * @description Points that are left out of their window.
              */
             outside: number;
+            /**
+             * Format: double
+             * @description How far outside, summed over those points: tight counted double.
+             */
+            outsideMm: number;
             /**
              * Format: int32
              * @description Shims to buy.
@@ -6022,11 +7019,12 @@ export interface components {
             /** @description What it may mean, nearest first, where it must be asked. */
             offersMm: number[];
         };
-        /** @description A thickness as it was written or called, and the series of the engine. */
+        /** @description A thickness as it was written, called or stamped, and the series of the engine with its marks where it has some. */
         ShimMarkRequest: {
             written?: null | string;
             sizesMm?: null | number[];
             unit?: null | string;
+            marks?: null | string[];
         };
         /**
          * @description What is done with shims of a drawer.
@@ -6138,6 +7136,7 @@ export interface components {
             sentence: string;
             ways: components["schemas"]["WayOutResponse"][];
         };
+        /** @description What the others of its kind read; odd: the point of the kind that is unlike the rest. */
         SiblingsRecord: {
             /** Format: double */
             leastMm: number;
@@ -6145,6 +7144,13 @@ export interface components {
             mostMm: number;
             /** Format: int32 */
             points: number;
+            odd: null | string;
+        };
+        SignRequest: {
+            /** Format: int32 */
+            cylinder: number;
+            kind: components["schemas"]["LashKind"];
+            state: components["schemas"]["ValveState"];
         };
         SignedRecord: {
             /** Format: uuid */
@@ -6203,6 +7209,7 @@ export interface components {
          * @enum {string}
          */
         SpecCondition: "cold" | "hot";
+        /** @description What a line asks, in millimetres; setIsOurs: the source gives no figure to set, and the middle stands in for it. */
         SpecFiguresResponse: {
             kind: components["schemas"]["LashKind"];
             /** Format: double */
@@ -6214,6 +7221,7 @@ export interface components {
             fleetTolerance: boolean;
             written: string;
             unit: string;
+            setIsOurs: boolean;
         };
         /** @description One kind's line, as the source writes it: a window, a single figure, two blades, zero, or an amount. */
         SpecLineDto: {
@@ -6270,6 +7278,12 @@ export interface components {
             pair: null | string;
             byStarter?: null | string;
             onlyJob?: null | components["schemas"]["JobKind"];
+            /** @description The places it belongs to; missing: everywhere. */
+            places?: null | components["schemas"]["VisitPlace"][];
+            /** @description A figure rests on it: "not here" is no answer. */
+            must?: boolean;
+            /** @description A look at what was fitted at its point: only a tick after the last fitting or turning counts. */
+            afterFitting?: boolean;
         };
         /** @description A mark at a stop: so many degrees on from it, before it where negative. */
         StopMarkRecord: {
@@ -6348,6 +7362,11 @@ export interface components {
             name: string;
             /** Format: int32 */
             count: number;
+        };
+        TrayRequest: {
+            setId?: null | string;
+            unit: string;
+            blades: string[];
         };
         TrialRequest: {
             bladesMm?: null | number[];
@@ -6473,6 +7492,10 @@ export interface components {
             pair?: null | string;
             asks?: null | string;
             onlyJob?: null | components["schemas"]["JobKind"];
+            /** @description Where the engine is when it is asked; left out: everywhere. */
+            places?: null | components["schemas"]["VisitPlace"][];
+            /** @description Of a step at points: a look at what was fitted, asked after the last fitting or turning. */
+            afterFitting?: null | boolean;
         };
         /** @description Events of a two-stroke uniflow cylinder, crank degrees after TDC. Defaults from memory. */
         UniflowTiming: {
@@ -6610,6 +7633,11 @@ export interface components {
             /** Format: int32 */
             jobs: number;
         };
+        /**
+         * @description Answers to them.
+         * @enum {string}
+         */
+        VisitAnswer: "yes" | "no" | "unknown";
         /** @description Everything read one way, and nobody has said why. */
         VisitDoubtRecord: {
             /** Format: double */
@@ -6622,6 +7650,15 @@ export interface components {
         VisitListResponse: {
             visits: components["schemas"]["VisitSummary"][];
         };
+        /**
+         * @description Where the engine is while it is worked on.
+         * @enum {string}
+         */
+        VisitPlace: "inMachine" | "onStand" | "onBench";
+        /**
+         * @description One point as it stands. attempts: what was measured since it was found and turned away from, in the order begun. advice: what to do now, from the last of what is known; null where the
+         *     book asks nothing, or the visit is closed.
+         */
         VisitPointRecord: {
             point: string;
             found: null | components["schemas"]["FigureRecord"];
@@ -6629,7 +7666,14 @@ export interface components {
             repeats: components["schemas"]["FigureRecord"][];
             verdict: null | components["schemas"]["VerdictState"];
             outcome: null | components["schemas"]["PointOutcome"];
+            attempts: components["schemas"]["AttemptRecord"][];
+            advice: null | components["schemas"]["AdviceResponse"];
         };
+        /**
+         * @description Questions that figures raise.
+         * @enum {string}
+         */
+        VisitQuestion: "warm" | "otherBlades" | "swapped" | "typedTwice" | "newerRevision" | "slippedLocknut" | "meter";
         /** @description A visit folded: what a screen shows. */
         VisitRecord: {
             /** Format: uuid */
@@ -6665,6 +7709,15 @@ export interface components {
             saidSteps: components["schemas"]["SaidStepRecord"][];
             /** @description Opened on a bench: no hours, no stops. */
             bench: boolean;
+            /** @description Where the engine is. */
+            place: components["schemas"]["VisitPlace"];
+            /** @description Steps answered with "not here". */
+            notHere: components["schemas"]["NotHereRecord"][];
+            /**
+             * Format: uuid
+             * @description The open job that the signature of this visit closes, where its opening names none; a server knows it.
+             */
+            closesJob?: null | string;
             contextId?: null | string;
             contextAsked?: null | string;
             context?: null | components["schemas"]["ContextRecord"];
@@ -6748,6 +7801,7 @@ export interface components {
          * @enum {string}
          */
         WayOut: "otherSize" | "cutStem" | "cutSeat" | "lapShim" | "leaveSo";
+        /** @description What can be done where no size brings a gap into its window. */
         WayOutResponse: {
             way: components["schemas"]["WayOut"];
             /** Format: double */
@@ -7433,7 +8487,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TurnsResponse"];
+                    "application/json": components["schemas"]["MidLiftResponse"];
                 };
             };
             /** @description Bad Request */
