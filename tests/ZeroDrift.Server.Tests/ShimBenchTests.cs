@@ -88,7 +88,7 @@ public sealed class ShimBenchTests : IDisposable
         Assert.Equal((2.75, true), (Point(bench, "1E").GetProperty("shimMm").GetDouble(), Point(bench, "1E").GetProperty("pinned").GetBoolean()));
         var (status, body) = await twin.TryBenchAsync(new { pins = new[] { new { point = "1E", shimMm = 4.75 } } });
         Assert.Equal(HttpStatusCode.BadRequest, status);
-        Assert.Contains("There is no shim of 4.75 mm", body.Sentence("pins[0].shimMm"), StringComparison.Ordinal);
+        Assert.Contains("A shim of 4.75 mm would leave 1E no gap", body.Sentence("pins[0].shimMm"), StringComparison.Ordinal);
     }
 
     [Fact]

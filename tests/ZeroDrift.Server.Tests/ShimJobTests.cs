@@ -31,7 +31,7 @@ public sealed class ShimJobTests : IDisposable
         await SecondVisitAsync(twin, first);
         Assert.Equal("reopened", State(await JobAsync(id)));
         var advice = (await twin.Engine.SheetAsync("1E")).GetProperty("advice").GetProperty("sentence").GetString();
-        Assert.Equal("Decided: 2.70 mm, ordered, in place of 2.80. Fit it, then measure.", advice);
+        Assert.Equal("Decided: 2.70 mm, ordered, in place of 2.80 mm. Fit it, then measure.", advice);
         await FitAsync(twin, "1E", "2.80", "2.70");
         await FitAsync(twin, "2I", "2.60", "2.50");
         Assert.Equal("fitted", State(await JobAsync(id)));

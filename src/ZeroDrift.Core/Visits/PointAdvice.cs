@@ -40,7 +40,7 @@ internal static class PointAdvice
 
     /// <summary>In its window as found, but the school in force brings it to the set figure.</summary>
     private static bool SchoolSets(VisitFold fold, PointWork point) =>
-        point.Found is { } found && point.Measured[^1].Stage == ReadingStage.AsFound && Owed.GapOf(fold, point) is { } gap && found.Judge(gap, fold.Schools.Judging, fold.Schools.SameWithinMm) is { Action: JudgedAction.Set };
+        point is { Found: { } found, Measured: [.., { Stage: ReadingStage.AsFound }] } && Owed.GapOf(fold, point) is { } gap && found.Judge(gap, fold.Schools.Judging, fold.Schools.SameWithinMm) is { Action: JudgedAction.Set };
 
     private static List<Attempt> Attempts(PointWork point)
     {

@@ -5,7 +5,7 @@ import { mm } from '../shared/figures/lengths'
 import { useFigures } from '../shared/figures/useFigures'
 import { useDrawnWidth } from './useDrawn'
 
-/** One clearance on a scale: the window, the figure to set, as found as a ring (or a bracket), as left as a dot, what is expected as a notch. */
+/** One clearance on a scale: the window, the figure to set, as found as a ring (or a bracket), what was turned away from as a cross, as left as a dot, what is expected as a notch. */
 const props = withDefaults(
   defineProps<{
     min?: number | null
@@ -15,12 +15,14 @@ const props = withDefaults(
     lower?: number | null
     upper?: number | null
     left?: number | null
+    /** What it was set to and turned away from again. */
+    tried?: number[]
     expected?: number | null
     state?: 'tight' | 'loose' | 'inWindow' | 'borderline' | null
     tall?: boolean
     label?: string
   }>(),
-  { tall: false },
+  { tall: false, tried: () => [] },
 )
 
 const figures = useFigures()
@@ -35,7 +37,7 @@ const span = computed(() => {
   const low = props.min ?? 0
   const high = props.max ?? 1
   const reach = (high - low) * 2
-  const values = [props.found, props.left, props.expected, props.lower, props.upper].filter(
+  const values = [props.found, props.left, props.expected, props.lower, props.upper, ...props.tried].filter(
     (v): v is number => v !== null && v !== undefined && v < high + 4 * reach,
   )
   const from = Math.max(0, Math.min(low - reach * 0.75, ...values) - reach * 0.05)
@@ -131,6 +133,12 @@ const tone = computed(() => (props.state === 'tight' || props.state === 'loose' 
         :r="tall ? 6.5 : 4.5"
         class="found"
       />
+      <path
+        v-for="(mm, i) in tried"
+        :key="`tried ${i}`"
+        :d="`M ${x(mm) - 5} ${middle - 5} l 10 10 m 0 -10 l -10 10`"
+        class="tried"
+      />
       <circle v-if="left !== null && left !== undefined" :cx="x(left)" :cy="middle" :r="tall ? 6 : 4.5" class="left" />
       <g v-if="tall" class="labels">
         <text v-for="tick in ticks.filter((t) => t.big)" :key="`l${tick.v}`" :x="tick.at" :y="height - 8">
@@ -173,6 +181,10 @@ const tone = computed(() => (props.state === 'tight' || props.state === 'loose' 
 }
 .left {
   fill: var(--tone);
+}
+.tried {
+  stroke: var(--ink-soft);
+  stroke-width: 2.4;
 }
 .bracket {
   stroke: var(--tone);

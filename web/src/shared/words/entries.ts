@@ -25,6 +25,7 @@ function chosen(line: Line): string {
   const said = Object.entries(names).flatMap(([key, words]) =>
     typeof line[key] === 'string' ? [(words[line[key]] ?? line[key]).toLowerCase()] : [],
   )
+  if (typeof line.point === 'string') said.push(`to go on with ${line.point}`)
   if (line.tray) said.push('other blades')
   if (line.turnedBy) said.push(`turned by ${String(line.turnedBy)}`)
   return said.join('; ') || 'as the book does it'
@@ -37,7 +38,10 @@ export function entryText(line: Line, stepText: (step: string) => string = (step
   const said: Record<string, () => string> = {
     opened: () => `Opened${line.shownHours == null ? '' : ` at ${String(line.shownHours)} h`}`,
     chose: () => `Chose ${chosen(line)}`,
-    ticked: () => `${line.on ? 'Ticked' : 'Not ticked after all'}: ${stepText(String(line.step))}`,
+    ticked: () =>
+      line.notHere
+        ? `Not here: ${stepText(String(line.step))}${line.why ? ` (${String(line.why)})` : ''}`
+        : `${line.on ? 'Ticked' : 'Not ticked after all'}: ${stepText(String(line.step))}`,
     conditionStated: () =>
       `The engine is ${String(line.condition)}${line.engineTemperatureC == null ? '' : `, ${String(line.engineTemperatureC)} °C`}`,
     positionProved: () =>
@@ -49,6 +53,8 @@ export function entryText(line: Line, stepText: (step: string) => string = (step
       `${point} ${stage}: ${String(line.figure)} ${String(line.unit)}${line.with === 'dial' ? ' on the dial' : ''}`,
     marked: () => `Mark ${String(line.name)} at ${String(line.crankDeg)}°${line.trap ? ', a trap' : ''}`,
     shimRead: () => `${point}: shim ${String(line.thickness)} ${String(line.unit)}`,
+    turned: () =>
+      `${point} turned${line.turns == null ? '' : ` ${String(line.turns)} turns ${String(line.direction ?? '')}`}${line.nut ? `, ${line.nut === 'tight' ? 'locked' : 'its nut loose'}` : ''}`,
     startState: () => `${point}: ${String(line.state)}`,
     kept: () => 'A figure kept',
     dropped: () => 'A figure given up',

@@ -5,6 +5,8 @@ export const orderNames: Record<Schemas['PointOrder'], string> = {
   byCylinder: 'Cylinder by cylinder',
   downTheHead: 'Down the head',
   oneBlade: 'One blade at a time',
+  exhaustsFirst: 'Exhausts first',
+  intakesFirst: 'Intakes first',
 }
 
 /** When a point is set. */
@@ -26,6 +28,7 @@ export const mannerNames: Record<Schemas['SettingManner'], string> = {
   bladeOut: 'Blade out: turn, lock, try',
   bladeIn: 'Blade in while locking',
   oneSizeUp: 'Snug on one size up',
+  limitAndBackOff: 'To the tight limit, then back',
 }
 
 /** What it is measured with. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
+import { watchDebounced } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Entry } from '../../../offline/entries'
@@ -42,7 +43,7 @@ const { query, view, sheet, saved, trouble, held, lastHere, name, add, draftOf, 
   () => props.id,
   () => preferences.person,
 )
-const { list, closed, steps, step, stop, current, pickedPoint, resetting, go, pick, leadOn } = useSteps(
+const { list, closed, steps, step, stop, current, pickedPoint, pickedUndone, resetting, go, pick, leadOn } = useSteps(
   () => view.value,
   () => sheet.value,
 )
@@ -95,9 +96,6 @@ const isProved = computed(
     !!stop.value?.proved ||
     (!!current.value && !!view.value?.provedPoints.includes(current.value.label)),
 )
-/** A list's lines as they apply: with the starter turning the crank power stays on. */
-const lines = (which: string) =>
-  list(which).map((s) => (sheet.value?.turnedBy === 'starter' && s.byStarter ? { ...s, text: s.byStarter } : s))
 useFocusNext(middle, () => `${String(step.value)} ${findsStop.value} ${current.value?.label}`)
 
 const nobody = computed(() => !preferences.person && !closed.value)
@@ -111,9 +109,14 @@ function say(...entries: Entry[]) {
   void add(...entries)
   if (entries.some((e) => e.kind === 'kept')) keptSignal(preferences.sound, preferences.buzz)
 }
-function tick(key: string, on: boolean, said?: string) {
-  say({ kind: 'ticked', step: key, on, ...(said ? { said } : {}) })
-}
+// A look at one point after another is no choice: only where somebody stays.
+watchDebounced(
+  pickedUndone,
+  (point) => {
+    if (point && !nobody.value && view.value?.next?.point !== point) void add({ kind: 'chose', point })
+  },
+  { debounce: 700 },
+)
 function proved(...entries: Entry[]) {
   leadOn()
   say(...entries)
@@ -163,10 +166,10 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
           <MakeSafeStep
             v-if="step === 'makeSafe'"
             :view="view"
-            :items="lines('makeSafe')"
+            :items="list('makeSafe')"
             :kit="list('kit')"
             :closed="closed"
-            @tick="tick"
+            @say="say"
           />
           <ConditionStep
             v-else-if="step === 'condition'"
@@ -192,15 +195,17 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
             :before="list('beforeCloseUp')"
             :items="list('closeUp')"
             :closed="closed"
-            @tick="tick"
             @say="say"
           />
           <SignStep
             v-else-if="step === 'sign'"
             v-model:person="preferences.person"
             :view="view"
+            :sheet="sheet"
             :trouble="trouble"
             :name="name"
+            @go="go"
+            @pick="pick"
             @sign="(remark) => say({ kind: 'signed', ...(remark ? { remark } : {}) })"
             @give-up="givingUp = true"
             @note="noting = true"

@@ -1,21 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Schemas } from '../../../api/client'
 import type { Entry } from '../../../offline/entries'
 import { form as grammar, plural } from '../../../shared/words/counts'
 import NotOpened from './NotOpened.vue'
 import TickList from './TickList.vue'
-import type { Sheet, Visit } from './useVisit'
+import type { Sheet, SheetStep, Visit } from './useVisit'
 
 /** After the last point: what the type asks before the covers go on, what every engine asks, and what was not looked at. */
 const props = defineProps<{
   view: Visit
   sheet: Sheet
-  before: Schemas['StepRecord'][]
-  items: Schemas['StepRecord'][]
+  before: SheetStep[]
+  items: SheetStep[]
   closed: boolean
 }>()
-const emit = defineEmits<{ tick: [key: string, on: boolean, said?: string]; say: [...entries: Entry[]] }>()
+const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 const undone = computed(() => props.sheet.points.filter((p) => !p.done).length)
 </script>
 
@@ -35,9 +34,9 @@ const undone = computed(() => props.sheet.points.filter((p) => !p.done).length)
       :items="before"
       :view="view"
       :locked="closed"
-      @tick="(...said) => emit('tick', ...said)"
+      @say="(...entries) => emit('say', ...entries)"
     />
-    <TickList class="mt-2" :items="items" :view="view" :locked="closed" @tick="(...said) => emit('tick', ...said)" />
+    <TickList class="mt-2" :items="items" :view="view" :locked="closed" @say="(...entries) => emit('say', ...entries)" />
   </section>
 </template>
 

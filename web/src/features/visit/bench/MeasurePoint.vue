@@ -16,13 +16,14 @@ import BladeRail from './BladeRail.vue'
 import SettingAdvice from './SettingAdvice.vue'
 import TriesList from './TriesList.vue'
 import { useMeasuring, type Measuring } from './useMeasuring'
+import type { Point } from './useVisit'
 
 /** A gap measured, as found or after setting: the rail, another feel or a figure, the verdict as it grows, and the keeping of it. */
-const props = defineProps<Measuring & { proved: boolean; resetting: boolean; figures: Figures }>()
+const props = defineProps<Measuring & { setting: boolean; proved: boolean; figures: Figures }>()
 const emit = defineEmits<{ say: [...entries: Entry[]]; prove: [] }>()
 const m = useMeasuring(props, (...entries) => emit('say', ...entries))
 const { stage, draft, growing, onDial, typed, unit, why, leaving, unproved, offer, doubtful, complaint } = m
-const { needsWhy, ready, keepsItself, lockedAlready } = m
+const { needsWhy, ready, keepsItself } = m
 
 const nowText = computed(() => readingText(growing.value, props.figures.figure))
 /** As found where it is expected; after setting at the figure. */
@@ -47,27 +48,32 @@ const verdict = computed(() => {
     ? `${verdictWords[now.state].replace(/^./, (c) => c.toUpperCase())}: ${nowText.value}.`
     : `Reads ${nowText.value}.`
 })
-const stageWord = computed(
-  () =>
-    ({
-      asFound: 'found',
-      beforeLock: props.point.shim ? 'the gap to work from' : 'before locking',
-      asLeft: 'left',
-      claimed: '',
-    })[stage.value],
+const keepText = computed(() => {
+  const figure = nowText.value
+  if (stage.value === 'beforeLock')
+    return props.point.shim ? `Keep ${figure}: the gap to work from` : `Keep ${figure}, not locked yet`
+  return `${figure ? `Keep ${figure}` : 'Keep'} as ${stage.value === 'asFound' ? 'found' : 'left'}`
+})
+const asks: Record<Point['ask'], string> = {
+  asFound: 'Which blade drags?',
+  beforeLock: 'Locknut still loose: which blade drags?',
+  locked: 'Locked? Measure again: which blade drags?',
+  again: 'Measure again: which blade drags?',
+  withTrialShim: 'With this one in: which blade drags?',
+}
+/** Both blades of a go/no-go pair as they should be, in one tap. */
+const gates = computed(() =>
+  props.point.gates && !onDial.value && stage.value !== 'beforeLock' && !draft.value?.trials.length ? props.point.gates : null,
 )
-const keepText = computed(() =>
-  nowText.value ? `Keep ${nowText.value} as ${stageWord.value}` : `Keep as ${stageWord.value}`,
-)
+function bothAsTheyShould() {
+  m.tried({ blades: [gates.value!.go], feel: 'free' }, { blades: [gates.value!.noGo], feel: 'noGo' })
+}
 const ask = computed(() => {
   if (onDial.value)
     return stage.value === 'asLeft'
       ? `Locked? Lift the ${lifted(props.sheet.gear)}: what does the dial show?`
       : `Lift the ${lifted(props.sheet.gear)}: what does the dial show?`
-  if (props.point.shim?.isTrial) return 'With this one in: which blade drags?'
-  if (stage.value === 'beforeLock') return 'Locknut still loose: which blade drags?'
-  if (stage.value !== 'asLeft') return 'Which blade drags?'
-  return props.point.locks ? 'Locked? Measure again: which blade drags?' : 'Measure again: which blade drags?'
+  return asks[props.anew ? 'asFound' : props.point.ask]
 })
 const onDialWindow = computed(() => {
   const d = props.point.dial
@@ -105,8 +111,10 @@ useKeys(keys, (event) => {
       :sheet="sheet"
       :point="point"
       :figures="figures"
-      :locked="stage === 'asLeft' && !!point.beforeLock"
+      :stage="stage"
+      :resetting="resetting"
       @tried="m.tried"
+      @turned="m.turned"
     />
     <p v-if="!proved && !unproved && !seen" class="complaint">
       The stop of {{ spoken(point) }} is not proved.
@@ -119,9 +127,11 @@ useKeys(keys, (event) => {
     </p>
     <div class="asks">
       <h2 class="ask">{{ ask }}</h2>
-      <BButton v-if="stage === 'beforeLock' && !point.shim" class="btn-plain" @click="lockedAlready = true"
-        >Locked already</BButton
-      >
+    </div>
+    <div v-if="gates" class="gates">
+      <BButton class="btn-act" @click="bothAsTheyShould">{{ gates.go }} goes, {{ gates.noGo }} does not</BButton>
+      <BButton class="btn-plain" @click="m.tried({ blades: [gates.go], feel: 'noGo' })">{{ gates.go }} does not go</BButton>
+      <BButton class="btn-plain" @click="m.tried({ blades: [gates.noGo], feel: 'free' })">{{ gates.noGo }} goes too</BButton>
     </div>
     <p v-if="onDial" class="small soft mb-1">{{ onDialWindow }}</p>
     <p v-else-if="!sheet.tray.length" class="small soft mb-1">
@@ -173,7 +183,7 @@ useKeys(keys, (event) => {
         >No blade of this tray tells more: yours to decide.</span
       >
       <span v-else-if="growing.trendBlade && !setting" class="small soft"
-        >For the trend, if you like: {{ growing.trendBlade.blades.join(' + ') }}.</span
+        >To narrow it, try {{ growing.trendBlade.blades.join(' + ') }}.</span
       >
     </p>
     <Field
@@ -218,6 +228,16 @@ useKeys(keys, (event) => {
   font-weight: 700;
   font-size: 1.1rem;
   margin: 0;
+}
+.gates {
+  display: flex;
+  gap: 0.5rem;
+  flex-wrap: wrap;
+  margin-bottom: 0.5rem;
+}
+.gates .btn-act {
+  flex: 1 1 220px;
+  min-height: 56px;
 }
 .typed {
   display: flex;

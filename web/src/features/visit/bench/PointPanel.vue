@@ -16,6 +16,7 @@ import ClaimedFigure from './ClaimedFigure.vue'
 import MeasurePoint from './MeasurePoint.vue'
 import PointDone from './PointDone.vue'
 import PointSteps from './PointSteps.vue'
+import SettingTrail from './SettingTrail.vue'
 import ShimPanel from './ShimPanel.vue'
 import type { Draft, Point, Sheet, Stage, Trouble, Visit } from './useVisit'
 
@@ -45,9 +46,17 @@ const figures = useFigures(() => props.sheet.trayUnit as Unit)
 
 /** What an earlier visit found is measured anew before anything is changed. */
 const anew = ref(false)
-/** Its found figure is known, or none is owed: on a build everything is set and measured. */
+/** It is being set: its found figure is known, or none is owed. */
 const setting = computed(
-  () => !props.point.owesFound && (!props.point.done || props.resetting) && !(anew.value && props.point.foundBefore),
+  () => (props.point.setting || props.resetting) && !(anew.value && !!props.point.foundBefore),
+)
+/** What is measured at it now. */
+const stage = computed<Stage>(() =>
+  anew.value && props.point.foundBefore
+    ? 'asFound'
+    : props.resetting
+      ? props.point.stageIfSet
+      : (props.point.stage ?? props.point.stageIfSet),
 )
 const finished = computed(() => props.point.done && !props.resetting)
 const onServer = computed(() =>
@@ -66,9 +75,10 @@ const window_ = computed(() => {
   const limits = `${figures.figure(p.minMm)} – ${figures.figure(p.maxMm)}`
   if (p.own) return `this engine’s own: ${p.specWritten} ${props.sheet.condition}; ${limits} ${figures.unit}`
   if (p.fleetTolerance) return `${p.specWritten}: ${limits} ${figures.unit}, ${props.sheet.condition}`
+  if (p.gates) return `${p.gates.go} goes, ${p.gates.noGo} does not, ${props.sheet.condition}`
   return p.specUnit && p.specUnit !== props.sheet.trayUnit
     ? `${p.specWritten} ${props.sheet.condition}; ${limits} ${figures.unit}`
-    : `window ${limits}, set ${figures.withUnit(p.setMm)} ${props.sheet.condition}`
+    : `window ${limits}, set ${p.guide?.setBlade ?? figures.withUnit(p.setMm)} ${props.sheet.condition}`
 })
 /** What is seen proves the valve by itself. */
 const seen = computed(() => {
@@ -86,10 +96,10 @@ const inOther = computed(() =>
 /** A shim that is to be changed is changed first; only then there is something to measure. */
 const changesShim = computed(
   () =>
-    props.point.adjusterKind === 'shim' &&
+    !!props.point.shim &&
     setting.value &&
-    !!(props.point.found || props.point.foundBefore) &&
-    !props.point.shim?.fitted &&
+    !!(props.point.found || props.point.foundBefore || props.point.beforeLock) &&
+    !props.point.shim.fitted &&
     !props.point.leftDraft,
 )
 const asksMark = computed(() => props.point.adjusterKind === 'eccentric')
@@ -106,14 +116,6 @@ const expected = computed(() =>
       ? ''
       : ' · never measured before',
 )
-const moved = computed(() => {
-  const f = props.point.found
-  if (!f || f.estimateMm == null || props.point.beforeMm == null) return ''
-  const by = f.estimateMm - props.point.beforeMm
-  const should = props.point.expectedMm != null ? props.point.expectedMm - props.point.beforeMm : null
-  if (Math.abs(by) < 0.002) return 'As it was left last time.'
-  return `${by < 0 ? 'Closed up' : 'Opened'} ${figures.rough(Math.abs(by))} since last time${should !== null ? `; ${figures.rough(Math.abs(should))} was expected` : ''}.`
-})
 /** A tap that kept itself too soon: the reading is open again, with its tries. */
 function takeBack(entry: string) {
   emit('say', { kind: 'undone', entry })
@@ -169,7 +171,9 @@ function takeBack(entry: string) {
     />
     <p v-if="point.siblings && point.minMm == null" class="small mb-1">
       Its {{ point.siblings.points }} siblings read {{ figures.figure(point.siblings.leastMm) }} to
-      {{ figures.withUnit(point.siblings.mostMm) }}.
+      {{ figures.withUnit(point.siblings.mostMm) }}.<strong v-if="point.siblings.odd">
+        {{ point.siblings.odd }} is unlike the rest: look at it again.</strong
+      >
     </p>
     <GapStrip
       v-if="point.minMm != null"
@@ -182,6 +186,7 @@ function takeBack(entry: string) {
       :upper="point.found?.upperMm ?? (setting ? point.foundBefore?.upperMm : onServer?.upperMm)"
       :left="setting ? (onServer?.estimateMm ?? null) : (point.left?.estimateMm ?? null)"
       :expected="point.expectedMm"
+      :tried="point.attempts.map((a) => a.estimateMm).filter((mm) => mm != null)"
       :state="state"
       :label="spoken(point)"
     />
@@ -207,7 +212,7 @@ function takeBack(entry: string) {
         Take it back
       </button>
       <p class="small soft mb-1">
-        {{ moved }}
+        {{ point.moved }}
         <template v-if="point.corrected.length"
           >Corrected; before:
           {{ point.corrected.map((c) => readingText(c.before, figures.figure)).join(', ') }}.</template
@@ -234,9 +239,16 @@ function takeBack(entry: string) {
       </button>
     </div>
 
+    <SettingTrail
+      v-if="point.minMm != null && !finished && (setting || point.attempts.length) && (point.found || point.attempts.length || point.beforeLock)"
+      :point="point"
+      :stage="stage"
+      :figures="figures"
+    />
     <PointSteps
-      v-if="!finished && (setting || point.byAmount)"
+      v-if="!finished"
       :view="view"
+      :sheet="sheet"
       :point="point"
       :closed="closed"
       @say="(...entries) => emit('say', ...entries)"
@@ -275,6 +287,7 @@ function takeBack(entry: string) {
       :sheet="sheet"
       :point="point"
       :setting="setting"
+      :anew="anew && !!point.foundBefore"
       :proved="proved"
       :resetting="resetting"
       :figures="figures"

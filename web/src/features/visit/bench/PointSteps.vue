@@ -1,16 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Entry } from '../../../offline/entries'
-import { isAskedIn } from '../../../shared/words/steps'
 import TickList from './TickList.vue'
-import type { Point, Visit } from './useVisit'
+import type { Point, Sheet, Visit } from './useVisit'
 
-/** What this point asks before its as-left: its bridge, its index mark, its puck. */
-const props = defineProps<{ view: Visit; point: Point; closed: boolean }>()
-const emit = defineEmits<{ say: [...entries: Entry[]] }>()
-const items = computed(
-  () => props.view.context?.steps.filter((s) => s.point === props.point.label && isAskedIn(s, props.view.job)) ?? [],
-)
+/** What this point asks: before its as-left, or once a shim or a puck went in. */
+const props = defineProps<{ view: Visit; sheet: Sheet; point: Point; closed: boolean }>()
+defineEmits<{ say: [...entries: Entry[]] }>()
+const items = computed(() => props.sheet.steps.filter((s) => s.point === props.point.label && (s.due || s.ticked)))
 </script>
 
 <template>
@@ -19,7 +16,7 @@ const items = computed(
       :items="items"
       :view="view"
       :locked="closed"
-      @tick="(step, on, said) => emit('say', { kind: 'ticked', step, on, ...(said ? { said } : {}) })"
+      @say="(...entries) => $emit('say', ...entries)"
     />
   </div>
 </template>

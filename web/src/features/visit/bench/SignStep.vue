@@ -11,13 +11,17 @@ import { jobWord } from '../../../shared/words/jobs'
 import { trendAnswers, type TrendAnswer } from '../../../shared/words/trend'
 import type { Entry } from '../../../offline/entries'
 import CustomerSign from './CustomerSign.vue'
-import type { Trouble, Visit } from './useVisit'
+import SignRefusals from './SignRefusals.vue'
+import type { Step } from './useSteps'
+import type { Sheet, Trouble, Visit } from './useVisit'
 
 /** The end of a visit: what keeps it from being signed, the signature, or what became of it. */
 const person = defineModel<string>('person', { required: true })
-const props = defineProps<{ view: Visit; trouble: Trouble | null; name: (id: string) => string }>()
+const props = defineProps<{ view: Visit; sheet: Sheet; trouble: Trouble | null; name: (id: string) => string }>()
 const emit = defineEmits<{
   sign: [remark: string]
+  go: [to: Step]
+  pick: [label: string]
   giveUp: []
   answer: [what: TrendAnswer]
   swapped: [yes: boolean]
@@ -55,12 +59,13 @@ function sign() {
   </section>
   <section v-else>
     <h1 tabindex="-1">Sign</h1>
-    <template v-if="view.refusals.length">
-      <p class="mt-2 mb-1">It cannot be signed yet:</p>
-      <ul>
-        <li v-for="r in view.refusals" :key="r.code" class="is-tight">{{ r.sentence }}</li>
-      </ul>
-    </template>
+    <SignRefusals
+      v-if="view.refusals.length"
+      :view="view"
+      :sheet="sheet"
+      @go="(to) => emit('go', to)"
+      @pick="(label) => emit('pick', label)"
+    />
     <p v-else class="mt-2">Every point has an as-found and an as-left. With your name the record stands.</p>
     <p v-if="view.mirrored" class="plate plate-strong p-3 mb-3" role="alert">
       <strong>{{ view.mirrored.first }} and {{ view.mirrored.second }} mirror each other:</strong> one came out tighter,

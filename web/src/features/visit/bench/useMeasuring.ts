@@ -8,7 +8,10 @@ export interface Measuring {
   visitId: string
   sheet: Sheet
   point: Point
-  setting: boolean
+  /** A finished point is set all the same. */
+  resetting: boolean
+  /** What an earlier visit found is measured anew. */
+  anew?: boolean
   trouble: Trouble | null
   draftOf: (point: Point, stage: Stage) => Draft | null
   readingFor: (point: Point, stage: Stage) => string
@@ -22,17 +25,9 @@ export const keepsItselfAfter = 2000
 /** One reading being made at a point: what was tried and typed, what the core makes of it, and when it may be kept. */
 export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => void) {
   const preferences = usePreferences()
-  /** Locked already, or not worth a tap this time. */
-  const lockedAlready = ref(false)
-  const resetsFound = computed(() => props.setting || !!props.point.left)
-  const stage = computed<Stage>(() => {
-    if (!resetsFound.value) return 'asFound'
-    const p = props.point
-    // A shim that is only there to give a gap: what is read is worked from, and not how it is left.
-    if (p.shim) return p.shim.isTrial ? 'beforeLock' : 'asLeft'
-    const asks = p.asksBeforeLock && !p.beforeLock && !p.leftDraft && !lockedAlready.value
-    return asks && props.sheet.manner !== 'bladeIn' && props.sheet.measuring !== 'dial' ? 'beforeLock' : 'asLeft'
-  })
+  const stage = computed<Stage>(() =>
+    props.anew ? 'asFound' : props.resetting ? props.point.stageIfSet : (props.point.stage ?? props.point.stageIfSet),
+  )
   const draft = computed(() => props.draftOf(props.point, stage.value))
   const growing = computed(() =>
     stage.value === 'asFound'
@@ -67,11 +62,6 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
     },
     { immediate: true },
   )
-  watch(
-    () => props.point.label,
-    () => (lockedAlready.value = false),
-  )
-
   /** A refusal of something said about this reading. */
   const refusal = computed(() => {
     const t = props.trouble
@@ -91,9 +81,7 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
     return now?.complaint ?? now?.surprise ?? refusal.value?.message ?? null
   })
   /** Left out of its window, or undecided: the record says why. */
-  const needsWhy = computed(
-    () => stage.value === 'asLeft' && !!growing.value && !!growing.value.action && growing.value.state !== 'inWindow',
-  )
+  const needsWhy = computed(() => !!growing.value?.owesWhy)
   const ready = computed(
     () =>
       draft.value !== null &&
@@ -103,14 +91,9 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
       (!needsWhy.value || why.value.trim() !== ''),
   )
   /** Decided, and nothing that a mechanic would look at twice. */
-  const clear = computed(() => {
-    const now = growing.value
-    if (!now || !ready.value || complaint.value || needsWhy.value || leaving.value) return false
-    if (stage.value === 'beforeLock') return now.estimateMm != null
-    if (props.point.worthFiner && !resetsFound.value && now.trendBlade) return false
-    if (props.point.minMm == null) return now.estimateMm != null
-    return now.action === 'leave' || now.action === 'set'
-  })
+  const clear = computed(
+    () => !!growing.value?.keepsItself && ready.value && !complaint.value && !needsWhy.value && !leaving.value,
+  )
   const keepsItself = computed(() => preferences.keepsItself && fresh.value && clear.value)
   let timer: ReturnType<typeof setTimeout> | undefined
   watch(keepsItself, (now) => {
@@ -171,13 +154,24 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
   function keep(sure = false) {
     if (!draft.value || !ready.value) return
     fresh.value = false
-    const outcome: Entry[] = needsWhy.value
-      ? [{ kind: 'outcome', point: props.point.label, outcome: 'leftSo', why: why.value.trim() }]
-      : stage.value === 'asLeft' && !props.point.shim?.fitted
-        ? [{ kind: 'outcome', point: props.point.label, outcome: 'set' }]
-        : []
+    const becomes = growing.value?.onKeeping
+    const outcome: Entry[] = becomes
+      ? [
+          {
+            kind: 'outcome',
+            point: props.point.label,
+            outcome: becomes,
+            ...(needsWhy.value ? { why: why.value.trim() } : {}),
+          },
+        ]
+      : []
     say({ kind: 'kept', reading: draft.value.reading, sure: sure || needsWhy.value }, ...outcome)
     delete reasons[slot.value]
+  }
+  /** The adjuster was turned: what was read before is no longer how it stands. */
+  function turned(nut?: 'loose' | 'tight') {
+    fresh.value = false
+    say({ kind: 'turned', point: props.point.label, ...(nut ? { nut } : {}) })
   }
   function leaveSo() {
     if (!why.value.trim()) return
@@ -200,12 +194,12 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
     needsWhy,
     ready,
     keepsItself,
-    lockedAlready,
     tried,
     figure,
     otherUnit,
     takeBack,
     keep,
     leaveSo,
+    turned,
   }
 }

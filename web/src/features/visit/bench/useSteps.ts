@@ -1,9 +1,23 @@
 import { computed, ref, watch } from 'vue'
-import { isAskedIn } from '../../../shared/words/steps'
-import type { Sheet, Visit } from './useVisit'
+import type { Schemas } from '../../../api/client'
+import type { Sheet, SheetStep, Visit } from './useVisit'
 
 /** The steps of a visit: lists and the condition by name, stops by number. */
-export type Step = 'makeSafe' | 'condition' | 'covers' | 'first' | 'closeUp' | 'sign' | number
+export type Step = Exclude<Schemas['CoursePart'], 'stop'> | number
+
+const partNames: Record<Exclude<Schemas['CoursePart'], 'stop' | 'condition'>, string> = {
+  makeSafe: 'Make safe',
+  covers: 'Open up',
+  first: 'First',
+  closeUp: 'Close up',
+  sign: 'Sign',
+}
+
+/** Where the lines of a list are ticked; those of a point are ticked at the point. */
+export function stepOfList(list: Schemas['StepList']): Step {
+  if (list === 'makeSafe' || list === 'covers') return list
+  return list === 'stop' ? 'first' : list === 'kit' ? 'makeSafe' : 'closeUp'
+}
 
 /** Where the bench stands in its visit: the guide's next task, unless somebody chose a step or a point of their own. */
 export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
@@ -12,45 +26,31 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
   /** A finished point that is set all the same. */
   const resetting = ref(false)
 
-  /** The lines of a list that are asked in this kind of job. */
-  const list = (which: string) =>
-    view()?.context?.steps.filter((s) => s.list === which && isAskedIn(s, view()?.job)) ?? []
-  const isTicked = (which: string) => list(which).every((s) => view()?.ticked.includes(s.step))
+  /** The lines of a list as this visit asks or offers them. */
+  const list = (which: Schemas['StepList']): SheetStep[] =>
+    sheet()?.steps.filter((s) => s.list === which && !s.point) ?? []
   const closed = computed(() => view()?.state !== 'open')
   const stopOf = (label?: string | null) => sheet()?.points.find((p) => p.label === label)?.stopIndex
+  const asStep = (part: Schemas['CoursePart'], stop?: number | null): Step => (part === 'stop' ? (stop ?? 0) : part)
 
-  /** Where the eye is on the valves there is one step for all of them: the valve at hand stands for it. */
-  const inTheMiddle = computed<Step>(() =>
-    typeof step.value === 'number' ? step.value : typeof guided.value === 'number' ? guided.value : 0,
-  )
+  function textOf(part: Schemas['CoursePart'], stop: number | null | undefined, s: Sheet): string {
+    if (part === 'condition') return s.condition === 'cold' ? 'Cold' : 'Hot'
+    if (part !== 'stop') return partNames[part]
+    if (s.byEye) return 'Valves'
+    return s.stops.length > 2 && stop! > 0 ? `${stop! + 1}` : `Stop ${stop! + 1}`
+  }
   const steps = computed(() => {
     const s = sheet()
-    if (!s) return []
-    return [
-      ...(view()?.bench ? [] : [{ step: 'makeSafe' as Step, text: 'Make safe', done: isTicked('makeSafe') }]),
-      { step: 'condition' as Step, text: s.condition === 'cold' ? 'Cold' : 'Hot', done: s.conditionKnown },
-      { step: 'covers' as Step, text: 'Open up', done: s.conditionKnown && isTicked('covers') },
-      ...(list('stop').length ? [{ step: 'first' as Step, text: 'First', done: isTicked('stop') }] : []),
-      ...(s.byEye
-        ? [{ step: inTheMiddle.value, text: 'Valves', done: s.stops.every((stop) => stop.done) }]
-        : s.stops.map((stop) => ({
-            step: stop.index as Step,
-            text: s.stops.length > 2 && stop.index > 0 ? `${stop.index + 1}` : `Stop ${stop.index + 1}`,
-            done: stop.done,
-          }))),
-      { step: 'closeUp' as Step, text: 'Close up', done: isTicked('beforeCloseUp') && isTicked('closeUp') },
-      { step: 'sign' as Step, text: 'Sign', done: !!view()?.signed },
-    ]
+    return (s?.course ?? []).map(({ part, stop, done }) => ({
+      // Where the eye is on the valves one step stands for all of them: the valve at hand stands for it.
+      step: part === 'stop' && s!.byEye && typeof step.value === 'number' ? step.value : asStep(part, stop),
+      text: textOf(part, stop, s!),
+      done,
+    }))
   })
   const guided = computed<Step>(() => {
-    const next = view()?.next
-    if (!next || next.do === 'sign') return 'sign'
-    if (next.do === 'condition') return 'condition'
-    const asked = next.step ? view()?.context?.steps.find((s) => s.step === next.step)?.list : undefined
-    if (asked === 'makeSafe' || asked === 'covers') return asked
-    if (asked === 'stop') return 'first'
-    if (asked && asked !== 'point') return 'closeUp'
-    return stopOf(next.point) ?? 0
+    const s = sheet()
+    return s ? asStep(s.at, s.atStop) : 'sign'
   })
   const step = computed<Step>(() => {
     if (closed.value) return chosen.value ?? 'sign'
@@ -59,16 +59,8 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
   })
   const stop = computed(() => (typeof step.value === 'number' ? sheet()?.stops[step.value] : undefined))
   const current = computed(() => {
-    const s = sheet()
-    if (!s || !stop.value) return undefined
-    const own = s.points.filter((p) => stop.value!.points.includes(p.label))
-    const wanted = view()?.next?.point
-    const label =
-      pickedPoint.value ??
-      (wanted && stop.value.points.includes(wanted)
-        ? wanted
-        : (own.find((p) => p.owesFound)?.label ?? own.find((p) => !p.done)?.label ?? own[0]?.label))
-    return s.points.find((p) => p.label === label)
+    const label = pickedPoint.value ?? stop.value?.at ?? stop.value?.points[0]
+    return stop.value && sheet()?.points.find((p) => p.label === label)
   })
 
   // Once a figure is kept the guide leads on; a tap of one's own holds only until then.
@@ -104,8 +96,12 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
     resetting.value = false
     pickedPoint.value = label
   }
+  /** The picked point where something is left to do: the guide goes on with it, on every device. */
+  const pickedUndone = computed(() =>
+    !closed.value && sheet()?.points.some((p) => p.label === pickedPoint.value && !p.done) ? pickedPoint.value : null,
+  )
   function leadOn() {
     chosen.value = null
   }
-  return { list, closed, steps, step, stop, current, pickedPoint, resetting, go, pick, leadOn }
+  return { list, closed, steps, step, stop, current, pickedPoint, pickedUndone, resetting, go, pick, leadOn }
 }

@@ -13,6 +13,7 @@ import { useFoldedVisit } from '../../../offline/useFoldedVisit'
 export type Visit = Schemas['VisitRecord']
 export type Sheet = Schemas['SheetRecord']
 export type Point = Schemas['SheetPointRecord']
+export type SheetStep = Schemas['SheetStepRecord']
 export type { Felt, Stage }
 
 /** One try as the tray shows it; without an entry while it is only chosen. */
@@ -109,7 +110,7 @@ export function useVisit(id: () => string, person: () => string) {
     if (draft) return draft.reading
     const slot = `${point.label}/${stage}`
     // A reading that was kept is closed; the next figure there is another one.
-    const kept = [point.found?.id, point.beforeLock?.id, point.left?.id]
+    const kept = [point.found, point.beforeLock, point.left, ...point.attempts].map((r) => r?.id)
     const begun = readings.get(slot)
     if (begun && !kept.includes(begun)) return begun
     const fresh = newId()
