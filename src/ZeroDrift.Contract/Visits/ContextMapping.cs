@@ -38,7 +38,7 @@ public static class ContextMapping
         SharedSdMm = record.SharedSdMm,
         Meter = record.Meter is { } m ? new ContextMeter(m.Date, EngineHours.Of(m.ShownHours, "meter.shownHours"), m.OffsetHours) : null,
         Waiting = [.. (record.Waiting ?? (record.Awaiting is { } newest ? [newest] : [])).Select(w => new WaitingVisit(w.VisitId, w.TotalHours,
-            [.. w.Points.Select(p => new AwaitingPoint(p.Point, p.Found.ToCore(), p.Shim is { } shim ? new Core.Shims.PlannedShim(shim.OldMm, shim.NewMm, shim.Origin, shim.FromPoint) : null))]))],
+            [.. w.Points.Select(p => new AwaitingPoint(p.Point, p.Found.ToCore(), p.Shim is { } shim ? new Core.Shims.PlannedShim(shim.OldMm, shim.NewMm, shim.Origin, shim.FromPoint) : null))]) { Job = w.Job ?? JobKind.Overhead })],
     };
 
     private static EngineType TypeOf(ContextRecord record)

@@ -94,6 +94,9 @@ public sealed record AwaitingRecord(Guid VisitId, IReadOnlyList<AwaitingPointRec
 {
     /// <summary>Engine hours when they were found, through meter changes.</summary>
     public double? TotalHours { get; init; }
+
+    /// <summary>What that visit was opened for; null in a context from before this was told, which knew only overheads and builds.</summary>
+    public JobKind? Job { get; init; }
 }
 
 public sealed record AwaitingPointRecord(string Point, FigureRecord Found)

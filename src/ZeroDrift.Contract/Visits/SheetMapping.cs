@@ -32,6 +32,7 @@ public static class SheetMapping
             Methods = [.. TurningMethods.AllowedBy(visit.Context.Type).Where(m => !visit.IsByStarter || !m.NeedsMark()).Select(m => new MethodRecord(m, m.NeedsMark(), m == visit.Context.Type.Method))],
             ByEye = visit.Method.IsByEye(),
             TurnedBy = visit.TurnedBy,
+            ByEyeMethod = visit.Context.Type.ByEyeMethod(),
             SeenFrom = view.SeenFrom,
             Anticlockwise = view.Anticlockwise,
             ViewAssumed = view.Assumed,

@@ -46,6 +46,9 @@ public sealed record SheetRecord
     /// <summary>The eye is on one valve at a time: what is seen proves the point, no stop does.</summary>
     public required bool ByEye { get; init; }
     public string? TurnedBy { get; init; }
+
+    /// <summary>How the position is found where the starter turns the crank: too coarse for a mark.</summary>
+    public required TurningMethod ByEyeMethod { get; init; }
     public required CrankEnd SeenFrom { get; init; }
     public required bool Anticlockwise { get; init; }
 

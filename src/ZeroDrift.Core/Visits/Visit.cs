@@ -176,7 +176,7 @@ public sealed class Visit
     public double? WorkedHours => WorkedTime.Of(log.Live(), Fold.Opened, Fold.Signed);
 
     /// <summary>A signed overhead or build with nothing awaiting starts the book's clock anew, from the hours it was read at.</summary>
-    public bool StartsClock => State == VisitState.Signed && Fold.Opened is { Bench: false, ShownHours: not null, Job: JobKind.Overhead or JobKind.Build } && Fold.Points.All(p => p.Said?.Outcome != PointOutcome.Awaiting || p.Left is not null);
+    public bool StartsClock => State == VisitState.Signed && Fold.Opened is { Bench: false, ShownHours: not null, Job: JobKind.Overhead or JobKind.Build } opened && Context.WaitingOf(opened.Continues)?.Job is null or JobKind.Overhead or JobKind.Build && Fold.Points.All(p => p.Said?.Outcome != PointOutcome.Awaiting || p.Left is not null);
 
     /// <summary>Cylinders at which nothing was measured, set or seen: the record says that they were not looked at.</summary>
     public IReadOnlyList<int> NotLookedAt => Fold.Opened is null or { Continues: not null } ? []

@@ -115,7 +115,11 @@ public sealed record ContextMeter(DateOnly Date, EngineHours ShownHours, double 
 /// <param name="VisitId">The visit.</param>
 /// <param name="TotalHours">Engine hours then, through meter changes; null where not known.</param>
 /// <param name="Points">What waits since.</param>
-public sealed record WaitingVisit(Guid VisitId, double? TotalHours, IReadOnlyList<AwaitingPoint> Points);
+public sealed record WaitingVisit(Guid VisitId, double? TotalHours, IReadOnlyList<AwaitingPoint> Points)
+{
+    /// <summary>What it was opened for: only an overhead or a build looked at every point.</summary>
+    public JobKind Job { get; init; } = JobKind.Overhead;
+}
 
 /// <summary>A point an earlier visit left waiting, with what it was found as.</summary>
 /// <param name="Point">Its label.</param>

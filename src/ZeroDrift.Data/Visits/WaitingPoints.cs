@@ -30,7 +30,7 @@ public static class WaitingPoints
             {
                 Shim = decided.TryGetValue(p.Point, out var shim) ? new PlannedShimRecord(shim.OldMm, shim.NewMm, shim.Origin, shim.FromPoint) : null,
             })])
-            { TotalHours = row.TotalHours });
+            { TotalHours = row.TotalHours, Job = row.Job });
         }
         return waits;
     }

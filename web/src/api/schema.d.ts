@@ -2052,6 +2052,7 @@ export interface components {
              * @description Engine hours when they were found, through meter changes.
              */
             totalHours?: null | number;
+            job?: null | components["schemas"]["JobKind"];
         };
         AwayRequest: {
             /** Format: uuid */
@@ -6671,6 +6672,8 @@ export interface components {
             /** @description The eye is on one valve at a time: what is seen proves the point, no stop does. */
             byEye: boolean;
             turnedBy?: null | string;
+            /** @description How the position is found where the starter turns the crank: too coarse for a mark. */
+            byEyeMethod: components["schemas"]["TurningMethod"];
             seenFrom: components["schemas"]["CrankEnd"];
             anticlockwise: boolean;
             /** @description The book does not say which end or which way. */

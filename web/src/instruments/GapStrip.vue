@@ -134,9 +134,9 @@ const tone = computed(() => (props.state === 'tight' || props.state === 'loose' 
         class="found"
       />
       <path
-        v-for="(mm, i) in tried"
+        v-for="(gap, i) in tried"
         :key="`tried ${i}`"
-        :d="`M ${x(mm) - 5} ${middle - 5} l 10 10 m 0 -10 l -10 10`"
+        :d="`M ${x(gap) - 5} ${middle - 5} l 10 10 m 0 -10 l -10 10`"
         class="tried"
       />
       <circle v-if="left !== null && left !== undefined" :cx="x(left)" :cy="middle" :r="tall ? 6 : 4.5" class="left" />

@@ -105,6 +105,16 @@ const hasInjector = computed(() => /j/i.test(form.value.layout))
         <NumberField v-bind="bind" v-model="form.shimRatio" />
       </Field>
     </template>
+    <Field
+      v-if="isShim || shimAdjusters.includes(other)"
+      v-slot="{ bind }"
+      class="wide"
+      name="shimMarks"
+      label="What is marked on them, in the order of the sizes"
+      hint="Letters or numbers, where the maker marks them so; else empty."
+    >
+      <BFormInput v-bind="bind" v-model="form.shimMarks" class="figure" placeholder="A B C D" />
+    </Field>
     <template v-if="form.adjuster === 'hydraulicPreload' || other === 'hydraulicPreload'">
       <Field v-slot="{ bind }" name="travelTurns" label="Plunger travel"
         ><NumberField v-bind="bind" v-model="form.travelTurns" unit="turns"
@@ -143,11 +153,11 @@ const hasInjector = computed(() => /j/i.test(form.value.layout))
       </template>
     </template>
   </div>
-  <BFormCheckbox v-if="isScrew" v-model="form.opensClockwise" class="mb-3"
-    >This screw opens the gap clockwise</BFormCheckbox
+  <BFormCheckbox v-if="isScrew" v-model="form.opensClockwise">This screw opens the gap clockwise</BFormCheckbox>
+  <BFormCheckbox v-if="isScrew || form.adjuster === 'hydraulicPreload'" v-model="form.selfLocking" class="mb-3"
+    >It holds by its own drag: no locknut</BFormCheckbox
   >
   <template v-if="form.adjuster === 'hydraulicPreload'">
-    <BFormCheckbox v-model="form.selfLocking">It holds by its own drag: no locknut</BFormCheckbox>
     <BFormCheckbox v-model="form.runningMethod" class="mb-3">Its book sets it with the engine running</BFormCheckbox>
   </template>
 </template>

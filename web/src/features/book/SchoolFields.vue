@@ -35,7 +35,7 @@ const options = (names: Record<string, string>) => Object.entries(names).map(([v
     <Field v-slot="{ bind }" name="judging" label="Judges">
       <BFormSelect v-bind="bind" v-model="form.judging" :options="options(judgingNames)" />
     </Field>
-    <Field v-slot="{ bind }" name="manner" label="Locks a screw">
+    <Field v-slot="{ bind }" name="manner" label="Sets and locks">
       <BFormSelect v-bind="bind" v-model="form.manner" :options="options(mannerNames)" />
     </Field>
     <Field v-slot="{ bind }" name="measuring" label="Measures with">
@@ -89,7 +89,16 @@ const options = (names: Record<string, string>) => Object.entries(names).map(([v
     <Field v-slot="{ bind }" name="pulleyMm" label="Diameter of the pulley with the marks">
       <NumberField v-bind="bind" v-model="form.pulley" unit="mm" />
     </Field>
+    <Field
+      v-slot="{ bind }"
+      name="camMark"
+      label="Mark of the camshaft"
+      hint="A notch, dot or line that tells the lap."
+    >
+      <BFormInput v-bind="bind" v-model="form.camMark" placeholder="the notch of the cam gear" />
+    </Field>
     <div class="ticks">
+      <BFormCheckbox v-model="form.rotor">A distributor’s rotor can be seen</BFormCheckbox>
       <BFormCheckbox v-model="form.spark">Spark engine</BFormCheckbox>
       <BFormCheckbox v-model="form.interference">A valve can meet its piston</BFormCheckbox>
     </div>

@@ -12,6 +12,7 @@ import { useForm } from '../../shared/forms/useForm'
 import { useTypedDialog } from '../../shared/forms/useTypedDialog'
 import { plural } from '../../shared/words/counts'
 import { jobNames } from '../../shared/words/jobs'
+import { placeNames } from '../../shared/words/places'
 import { kindWord } from '../../shared/words/points'
 import { stepListNames } from '../../shared/words/steps'
 import { emptyStep, stepLine, stepRequest, type StepLine } from './stepForm'
@@ -47,7 +48,7 @@ const mayCount = (l: StepLine) => l.list !== 'point' && l.list !== 'kit'
       <HalfTyped :shown="isHalf" @afresh="afresh" />
       <p class="small soft">
         What keeps people safe follows from the machine and is not edited here. {{ '{point}' }} stands for the point’s
-        name.
+        name. With no place ticked a step is asked everywhere.
       </p>
       <fieldset v-for="(l, i) in typed.lines" :key="i" class="step">
         <legend class="visually-hidden">Step {{ i + 1 }}</legend>
@@ -82,6 +83,14 @@ const mayCount = (l: StepLine) => l.list !== 'point' && l.list !== 'kit'
             <option v-for="(name, job) in jobNames" :key="job" :value="job">{{ name }}</option>
           </BFormSelect>
         </Field>
+        <label v-if="l.list === 'point'" class="small tick"
+          ><input v-model="l.afterFitting" type="checkbox" /> a look after the fitting</label
+        >
+        <span class="small places" role="group" :aria-label="`Step ${i + 1}: where the engine is`">
+          <label v-for="(name, place) in placeNames" :key="place" class="tick"
+            ><input v-model="l.places" type="checkbox" :value="place" /> {{ name.toLowerCase() }}</label
+          ></span
+        >
         <BButton class="btn-plain away" :aria-label="`Take step ${i + 1} away`" @click="typed.lines.splice(i, 1)"
           >✕</BButton
         >
@@ -119,6 +128,17 @@ const mayCount = (l: StepLine) => l.list !== 'point' && l.list !== 'kit'
 }
 .looks {
   flex: 2 1 180px;
+}
+.tick {
+  display: flex;
+  align-items: center;
+  gap: 0.35rem;
+  min-height: 44px;
+}
+.places {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 0.9rem;
 }
 .away {
   margin-bottom: 0.5rem;

@@ -17,6 +17,8 @@ export const emptySchools = () => ({
   stopUnit: 'crankDegrees' as StopUnit,
   pins: '',
   pulley: '',
+  camMark: '',
+  rotor: false,
   spark: false,
   interference: false,
 })
@@ -39,6 +41,8 @@ export function schoolsOf(type: Schemas['EngineTypeResponse']): SchoolForm {
     stopUnit: 'crankDegrees',
     pins: type.pins ?? '',
     pulley: type.pulleyMm == null ? '' : String(type.pulleyMm),
+    camMark: type.camMark ?? '',
+    rotor: type.rotor,
     spark: type.spark,
     interference: type.interference,
   }
@@ -69,6 +73,8 @@ export const schoolRequest = (form: SchoolForm) => ({
   bookStops: form.method === 'book' ? stopsOf(form.stops, form.stopUnit) : null,
   pins: form.pins.trim(),
   pulleyMm: typedNumber(form.pulley) ?? null,
+  camMark: form.camMark.trim(),
+  rotor: form.rotor,
   spark: form.spark,
   interference: form.interference,
   emptied: [

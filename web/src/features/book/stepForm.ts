@@ -13,6 +13,9 @@ export interface StepLine {
   pair: string
   asks: string
   onlyJob: Schemas['JobKind'] | ''
+  /** Empty: everywhere. */
+  places: Schemas['VisitPlace'][]
+  afterFitting: boolean
 }
 
 export const emptyStep = (place: number): StepLine => ({
@@ -26,6 +29,8 @@ export const emptyStep = (place: number): StepLine => ({
   pair: '',
   asks: '',
   onlyJob: '',
+  places: [],
+  afterFitting: false,
 })
 
 /** A step of the book, to be edited. */
@@ -40,6 +45,8 @@ export const stepLine = (s: Schemas['TypeStepDto']): StepLine => ({
   pair: s.pair ?? '',
   asks: s.asks ?? '',
   onlyJob: s.onlyJob ?? '',
+  places: s.places ?? [],
+  afterFitting: s.afterFitting ?? false,
 })
 
 /** As the server wants it; what belongs to another place than the step's own is left out. */
@@ -54,4 +61,6 @@ export const stepRequest = (l: StepLine): Schemas['TypeStepDto'] => ({
   pair: l.counts ? l.pair || 'parts' : null,
   asks: l.counts ? null : l.asks.trim() || null,
   onlyJob: l.onlyJob || null,
+  places: l.places.length ? l.places : null,
+  afterFitting: l.list === 'point' && l.afterFitting ? true : null,
 })

@@ -24,6 +24,7 @@ export const emptyType = () => ({
   injectorPitch: '',
   bridgeScrews: '',
   shimSizes: '',
+  shimMarks: '',
   shimDiameter: '',
   screwFree: '',
   shimRatio: '',
@@ -100,6 +101,7 @@ export function copyOf(type: Schemas['EngineTypeResponse']): TypeForm {
       .map((p) => p.label)
       .join(', '),
     shimSizes: type.shimSizesMm?.join(' ') ?? '',
+    shimMarks: type.shimMarks?.join(' ') ?? '',
     shimDiameter: shown(type.shimDiameterMm),
     screwFree: shown(type.screwFreeMm),
     shimRatio: type.shimPerClearance === 1 ? '' : shown(type.shimPerClearance),
@@ -240,6 +242,7 @@ export function typeRequest(form: TypeForm, labels: string[] = []): Schemas['Eng
     ],
     bridgeScrews: form.bridgeScrews.trim() ? bridgesOf(form, labels) : null,
     shimSizesMm: form.shimSizes.trim() ? sizesOf(form.shimSizes) : null,
+    shimMarks: form.shimMarks.trim() ? form.shimMarks.trim().split(/[\s,;]+/) : null,
     shimDiameterMm: typedNumber(form.shimDiameter) ?? null,
     screwFreeMm: typedNumber(form.screwFree) ?? null,
     shimPerClearance: typedNumber(form.shimRatio) ?? null,

@@ -17,10 +17,12 @@ import ChangeEngineDialog from './ChangeEngineDialog.vue'
 import EngineHeads from './EngineHeads.vue'
 import EngineLedger from './EngineLedger.vue'
 import HoursAhead from './HoursAhead.vue'
+import MachineDialog from './MachineDialog.vue'
 import MeterDialog from './MeterDialog.vue'
 import CallList from './CallList.vue'
 import EngineLeft from './EngineLeft.vue'
 import EngineShims from './EngineShims.vue'
+import EngineWaits from './EngineWaits.vue'
 import NextOverhead from './NextOverhead.vue'
 import OwnFigures from './OwnFigures.vue'
 import PointHistory from './PointHistory.vue'
@@ -34,6 +36,7 @@ const risk = computed(() => fleet.data.value?.risk ?? 0.05)
 const picked = useAddressed('point')
 const meter = ref(false)
 const changing = ref(false)
+const machine = ref(false)
 useTitle(() => engine.data.value?.row.name)
 const point = computed(() => {
   const points = engine.data.value?.points ?? []
@@ -78,7 +81,8 @@ useKeys(
         <div>
           <h1>{{ data.row.name }}</h1>
           <p class="soft small mb-0 mt-1">
-            {{ machineNames[data.row.machine] }}, {{ data.row.site }} · {{ data.type.name }}, type
+            <button type="button" class="text-link" @click="machine = true">
+              {{ machineNames[data.row.machine] }}</button>, {{ data.row.site }} · {{ data.type.name }}, type
             <RouterLink :to="{ name: 'book', params: { id: data.type.id } }">{{ data.type.code }}</RouterLink>
             <template v-if="data.row.serialNumber"> · serial {{ data.row.serialNumber }}</template>
             · <span class="figure">{{ hours(data.row.shownHours) }}</span> h on the meter<template
@@ -128,6 +132,7 @@ useKeys(
         </div>
         <aside>
           <NextOverhead :row="data.row" :risk="risk" />
+          <EngineWaits v-if="data.waiting.length" class="mt-2" :waiting="data.waiting" />
           <EngineLeft :engine-id="id" class="mt-2" />
           <EngineShims
             v-if="data.type.shimSizesMm?.length || shimAdjusters.includes(data.type.adjuster)"
@@ -151,6 +156,7 @@ useKeys(
 
       <EngineLedger class="mt-3" :rows="data.ledger" />
       <MeterDialog v-model="meter" :engine-id="id" :readings="data.meter" />
+      <MachineDialog v-model="machine" :machine-id="data.row.machineId" />
       <ChangeEngineDialog v-model="changing" :engine="data" />
     </main>
   </Loaded>

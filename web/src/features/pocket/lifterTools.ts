@@ -44,30 +44,88 @@ export const lifterTools = [
         'Middle of the plunger travel: common practice, no source. One turn and half a turn are other books’ figures; the book comes first.',
     }),
   }),
-  tool<Schemas['TurnsResponse']>({
+  tool<Schemas['MidLiftResponse']>({
     key: 'mid-lift',
-    name: 'Screw to mid-lift',
+    name: 'Square the rocker',
     call: 'mid-lift',
     asks: [
-      { name: 'lift', label: 'Valve lift, mm', kind: 'number', start: '15.14' },
+      {
+        name: 'unit',
+        label: 'In',
+        kind: 'choice',
+        start: 'mm',
+        choices: [
+          { value: 'mm', text: 'millimetres, pitch of the thread' },
+          { value: 'in', text: 'inches, threads to the inch' },
+        ],
+      },
+      { name: 'liftMm', label: 'Valve lift, mm', kind: 'number', start: '15.14', when: (typed) => typed.unit !== 'in' },
+      { name: 'liftIn', label: 'Valve lift, in', kind: 'number', start: '0.596', when: (typed) => typed.unit === 'in' },
       {
         name: 'pitch',
-        label: 'Screw pitch, mm',
+        label: 'Thread of the stud or screw, pitch in mm',
         kind: 'number',
-        start: '1.058',
-        hint: '24 threads an inch is 1.058 mm.',
+        start: '1.25',
+        when: (typed) => typed.unit !== 'in',
       },
+      {
+        name: 'threads',
+        label: 'Thread of the stud, threads to the inch',
+        kind: 'number',
+        start: '24',
+        when: (typed) => typed.unit === 'in',
+      },
+      {
+        name: 'rod',
+        label: 'The adjustable rod, once it is right',
+        kind: 'number',
+        start: '',
+        hint: 'In the unit chosen; empty until it is measured.',
+      },
+      { name: 'series', label: 'Lengths that are made', kind: 'text', start: '', hint: 'One after another.' },
     ],
-    body: (read) => ({ valveLiftMm: read.number('lift'), pitchMm: read.number('pitch') }),
-    say: (r, read) => ({
-      sentence: `${r.turns.toFixed(2)} turns of the screw to mid-lift.`,
-      lines: [
-        'Begin with the valve shut and the screw at zero lash; after these turns the valve stands half open.',
-        'There the rocker should stand square to the valve stem. Where it does not, take another pushrod and begin again.',
-      ],
-      working: [`lift ÷ 2 ÷ pitch = ${read.text('lift')} ÷ 2 ÷ ${read.text('pitch')} = ${r.turns.toFixed(4)}`],
-      source: 'Common practice, no source: 0.596 in lift at 24 threads an inch is 7.15 turns.',
-    }),
+    body: (read) => {
+      const inches = read.text('unit') === 'in'
+      const rod = read.number('rod')
+      const series = read.numbers('series')
+      return {
+        ...(inches
+          ? { valveLiftIn: read.number('liftIn'), threadsPerInch: read.number('threads') }
+          : { valveLiftMm: read.number('liftMm'), pitchMm: read.number('pitch') }),
+        ...(rod != null && series.length
+          ? inches
+            ? { trialRodIn: rod, seriesIn: series }
+            : { trialRodMm: rod, seriesMm: series }
+          : {}),
+      }
+    },
+    say: (r, read) => {
+      const inches = read.text('unit') === 'in'
+      const long = (mm: number, inch: number) => (inches ? `${inch.toFixed(3)} in` : `${mm.toFixed(2)} mm`)
+      return {
+        sentence:
+          r.orderMm != null && r.orderIn != null
+            ? `Order ${long(r.orderMm, r.orderIn)}.`
+            : `Half the lift is ${long(r.lengthMm, r.lengthIn)}: the valve shut, no pushrod in.`,
+        lines: [
+          ...(r.missMm != null
+            ? [
+                Math.abs(r.missMm) < 0.005
+                  ? 'It is as long as the rod.'
+                  : `It is ${Math.abs(r.missMm).toFixed(2)} mm ${r.missMm > 0 ? 'longer' : 'shorter'} than the rod.`,
+              ]
+            : []),
+          ...r.steps.map((step, i) => `${i + 1}. ${step}`),
+        ],
+        working: [
+          inches
+            ? `lift ÷ 2 = ${read.text('liftIn')} ÷ 2 = ${r.lengthIn.toFixed(4)} in; × ${read.text('threads')} threads to the inch = ${r.turns.toFixed(4)} turns`
+            : `lift ÷ 2 = ${read.text('liftMm')} ÷ 2 = ${r.lengthMm.toFixed(3)} mm; ÷ ${read.text('pitch')} mm = ${r.turns.toFixed(4)} turns`,
+        ],
+        source:
+          'Rocker square to the stem at half lift: common practice, no source. 0.596 in of lift at 24 threads to the inch is 7.15 turns of thread, counted with no pushrod in.',
+      }
+    },
   }),
   tool<Schemas['PushrodLength']>({
     key: 'pushrod-length',

@@ -93,13 +93,13 @@ export const settingTools = [
     say: (r) => ({
       sentence: r.advice,
       working: [
-        'Creep: the median of (after locking − before locking) over your own pairs.',
+        'Creep: the mean of (after locking − before locking) over your own pairs; one further than 0.1 mm from their middle is a slip and left out.',
         r.creepMm != null
-          ? `median of ${r.pairs} pairs = ${r.creepMm.toFixed(4)} mm; aim = wanted − creep`
+          ? `mean of ${r.pairs} pairs = ${r.creepMm.toFixed(4)} mm; aim = wanted − creep`
           : `${r.pairs} of 5 pairs: nothing is advised.`,
       ],
       source:
-        'Median: any statistics textbook. About a sixteenth wide before locking is the rule of thumb: common practice, no source.',
+        'Mean: any statistics textbook. About a sixteenth wide before locking is the rule of thumb: common practice, no source.',
     }),
   }),
   tool<Schemas['ShimChoice']>({

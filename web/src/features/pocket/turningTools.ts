@@ -250,19 +250,46 @@ export const turningTools = [
       { name: 'stroke', label: 'Stroke, mm', kind: 'number', start: '60' },
       { name: 'rod', label: 'Rod length, mm, centre to centre', kind: 'number', start: '100' },
       {
+        name: 'known',
+        label: 'Known is',
+        kind: 'choice',
+        start: 'travel',
+        choices: [
+          { value: 'travel', text: 'the piston’s travel' },
+          { value: 'degrees', text: 'the crank’s degrees' },
+        ],
+      },
+      {
         name: 'travel',
         label: 'Piston travel past TDC, mm',
         kind: 'number',
         start: '6.35',
         hint: 'A quarter inch clears a compression release.',
+        when: (typed) => typed.known !== 'degrees',
+      },
+      {
+        name: 'degrees',
+        label: 'Degrees past TDC',
+        kind: 'number',
+        start: '30',
+        when: (typed) => typed.known === 'degrees',
       },
     ],
-    body: (read) => ({ strokeMm: read.number('stroke'), rodMm: read.number('rod'), travelMm: read.number('travel') }),
+    body: (read) => ({
+      strokeMm: read.number('stroke'),
+      rodMm: read.number('rod'),
+      ...(read.text('known') === 'degrees'
+        ? { crankDeg: read.number('degrees') }
+        : { travelMm: read.number('travel') }),
+    }),
     say: (r, read) => ({
-      sentence: `${r.crankDeg.toFixed(2)}° past TDC.`,
+      sentence:
+        read.text('known') === 'degrees'
+          ? `${r.travelMm.toFixed(2)} mm (${(r.travelMm / 25.4).toFixed(3)} in) past TDC.`
+          : `${r.crankDeg.toFixed(2)}° past TDC.`,
       picture: { is: CrankDial, props: { cycle: 360, order: [1], angles: [0], crank: r.crankDeg } },
       working: [
-        `r = stroke ÷ 2 = ${(read.number('stroke') ?? 0) / 2} mm, l = ${read.text('rod')} mm, x = ${read.text('travel')} mm, s = r + l − x.`,
+        `r = stroke ÷ 2 = ${(read.number('stroke') ?? 0) / 2} mm, l = ${read.text('rod')} mm, x = ${r.travelMm.toFixed(3)} mm, s = r + l − x.`,
         'cos a = (r² + s² − l²) ÷ (2 r s)',
         `a = ${r.crankDeg.toFixed(4)}°`,
       ],

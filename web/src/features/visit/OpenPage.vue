@@ -24,8 +24,10 @@ import { useForm } from '../../shared/forms/useForm'
 import { useTyped } from '../../shared/forms/useTyped'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { usePreferences } from '../../shared/preferences'
-import { jobMeanings, jobNames } from '../../shared/words/jobs'
+import { jobMeanings, jobNames, jobWord } from '../../shared/words/jobs'
 import { methodNames } from '../../shared/words/methods'
+import { placeNames } from '../../shared/words/places'
+import { turnedByNames } from '../../shared/words/schools'
 import { ownTrays, trays } from './trays'
 
 const props = defineProps<{ engineId: string }>()
@@ -51,10 +53,12 @@ const { typed, forget } = useTyped(`open:${props.engineId}:${asked}`, {
   tray: preferences.tray || trays[0]!.name,
   ownBlades: '',
   ownUnit: 'mm',
-  bench: false,
+  place: 'inMachine' as Schemas['VisitPlace'],
+  turnedBy: '',
   typesIn: false,
   besides: [] as string[],
-  anew: false,
+  /** The visit to go on with; 'anew' where somebody says otherwise. */
+  goOn: '',
   method: '' as Schemas['TurningMethod'] | '',
 })
 watch(
@@ -67,10 +71,18 @@ watch(
   },
   { immediate: true },
 )
-/** The visit whose points wait: an overhead goes on with it unless somebody says otherwise. */
-const goesOn = computed(() =>
-  typed.job === 'overhead' && !typed.anew && !typed.bench ? (engine.data.value?.awaiting ?? null) : null,
+const bench = computed(() => typed.place === 'onBench')
+const waits = computed(() => (typed.place === 'inMachine' ? (engine.data.value?.waiting ?? []) : []))
+/** The visit whose points wait: an overhead goes on with the newest unless somebody says otherwise. */
+const goesOn = computed(
+  () =>
+    waits.value.find((w) => w.visitId === typed.goOn) ??
+    (typed.goOn === '' && typed.job === 'overhead' ? (waits.value[0] ?? null) : null),
 )
+function goOnWith(w: Schemas['AwaitingPoints'] | null) {
+  typed.goOn = w?.visitId ?? 'anew'
+  if (w) typed.job = w.job
+}
 const own = computed(() => ownTrays(instruments.data.value ?? []))
 const overdue = computed(() =>
   (instruments.data.value ?? []).find((i) => i.name === typed.tray && i.checkDue && !i.withdrawn),
@@ -97,7 +109,8 @@ const more = ref(!!typed.date || !!typed.besides.length)
 const form = useForm({
   check: () => ({
     shownHours:
-      notANumber(typed.hours) ?? (!typed.bench && !typed.hours.trim() && 'Give what the hour meter shows now.'),
+      notANumber(typed.hours) ??
+      (typed.place === 'inMachine' && !typed.hours.trim() && 'Give what the hour meter shows now.'),
     by: !typed.person && 'Choose who does the work.',
     'tray.blades': tray.value.blades.length === 0 && 'Name your blades, one after another, such as 0.10 0.15 0.20.',
   }),
@@ -107,12 +120,14 @@ const form = useForm({
       engineId: props.engineId,
       job: typed.job,
       date: typed.date || today(),
-      shownHours: typed.bench ? null : (typedNumber(typed.hours) ?? null),
-      ...(typed.bench ? { bench: true } : {}),
+      shownHours: bench.value ? null : (typedNumber(typed.hours) ?? null),
+      ...(typed.place === 'inMachine' ? {} : { place: typed.place }),
+      ...(typed.turnedBy && !bench.value ? { turnedBy: typed.turnedBy } : {}),
       tray: { setId: tray.value.name, unit: tray.value.unit, blades: tray.value.blades },
       ...(typeof route.query.jobId === 'string' ? { jobId: route.query.jobId } : {}),
       ...(typed.besides.length ? { instruments: typed.besides } : {}),
-      ...(typed.method ? { method: typed.method } : {}),
+      // The book's way goes unsaid: where the starter turns the crank it gives way to one that needs no mark.
+      ...(typed.method && typed.method !== engine.data.value?.type.method ? { method: typed.method } : {}),
       ...(goesOn.value ? { continues: goesOn.value.visitId } : {}),
     }
     const contextId = await prepareVisit(visitId, opening, typed.person)
@@ -154,9 +169,15 @@ const openInstead = computed(() =>
             v-slot="{ bind }"
             name="shownHours"
             label="Hour meter shows now"
-            :hint="typed.bench ? 'A head on a bench has no meter.' : 'Read it, do not guess it.'"
+            :hint="
+              bench
+                ? 'A head on a bench has no meter.'
+                : typed.place === 'onStand'
+                  ? 'Only if it is at hand.'
+                  : 'Read it, do not guess it.'
+            "
           >
-            <NumberField v-bind="bind" v-model="typed.hours" unit="h" autofocus :disabled="typed.bench" />
+            <NumberField v-bind="bind" v-model="typed.hours" unit="h" autofocus :disabled="bench" />
           </Field>
           <Field v-slot="{ bind }" name="by" label="Who does the work">
             <PersonField v-bind="bind" v-model="typed.person" />
@@ -190,14 +211,27 @@ const openInstead = computed(() =>
               <option value="own">my own set…</option>
             </BFormSelect>
           </Field>
-          <label v-if="data.awaiting && typed.job === 'overhead' && !typed.bench" class="besides goes-on"
-            ><input
-              type="checkbox"
-              :checked="!typed.anew"
-              @change="typed.anew = !($event.target as HTMLInputElement).checked"
-            />
-            Go on with what has waited since {{ day(data.awaiting.date) }}: {{ data.awaiting.points.join(', ') }}</label
-          >
+          <Field v-slot="{ bind }" name="place" label="Where it is">
+            <BFormSelect v-bind="bind" v-model="typed.place">
+              <option v-for="(text, place) in placeNames" :key="place" :value="place">{{ text }}</option>
+            </BFormSelect>
+          </Field>
+          <Field v-if="!bench" v-slot="{ bind }" name="turnedBy" label="What turns the crank">
+            <BFormSelect v-bind="bind" v-model="typed.turnedBy">
+              <option v-for="(text, by) in turnedByNames" :key="by" :value="by">{{ text }}</option>
+            </BFormSelect>
+          </Field>
+          <fieldset v-if="waits.length" class="mb-3 goes-on">
+            <legend class="form-label">What waits on this engine</legend>
+            <label v-for="w in waits" :key="w.visitId" class="besides"
+              ><input type="radio" name="goes-on" :checked="goesOn?.visitId === w.visitId" @change="goOnWith(w)" /> Go
+              on with {{ w.points.join(', ') }}, waiting since {{ day(w.date) }} ({{ jobWord(w.job) }})</label
+            >
+            <label class="besides"
+              ><input type="radio" name="goes-on" :checked="!goesOn" @change="goOnWith(null)" /> Not this time: measure
+              anew</label
+            >
+          </fieldset>
           <template v-if="typed.tray === 'own'">
             <Field v-slot="{ bind }" name="tray.unit" label="Their unit">
               <BFormSelect v-bind="bind" v-model="typed.ownUnit" :options="['mm', 'thou']" />
@@ -207,10 +241,6 @@ const openInstead = computed(() =>
             </Field>
           </template>
           <template v-if="more">
-            <label class="besides"
-              ><input v-model="typed.bench" type="checkbox" /> A head on a bench: no meter, no stops, not in the
-              trend</label
-            >
             <label class="besides"
               ><input v-model="typed.typesIn" type="checkbox" /> Done on paper already: type the field sheet in</label
             >
@@ -238,7 +268,7 @@ const openInstead = computed(() =>
           </template>
         </div>
         <button v-if="!more" type="button" class="btn btn-plain mb-3" @click="more = true">
-          Another day, method or instrument, or a bench…
+          Another day, method or instrument…
         </button>
         <FormEnd busy-word="Opening…" :needs-server="false">
           Open the engine

@@ -14,7 +14,6 @@ import Loaded from '../../shared/loaded/Loaded.vue'
 import { useTyped } from '../../shared/forms/useTyped'
 import { usePreferences } from '../../shared/preferences'
 import { spoken } from '../../shared/words/points'
-import { isAskedIn } from '../../shared/words/steps'
 import { readingText } from '../../shared/words/readings'
 import { knownBy } from '../../shared/words/shims'
 import TypeInAmounts from './TypeInAmounts.vue'
@@ -38,6 +37,7 @@ const { typed: who } = useTyped(`claimed:${props.id}`, { by: '' })
 const { typed, complaints, key, enter } = useTypeIn({
   id: props.id,
   sheet: () => sheet.value!,
+  marks: () => view.value?.context?.type.shimMarks,
   trouble: () => trouble.value,
   claimedBy: () => who.by,
   shimsKnownBy: () => knownHow.value,
@@ -48,10 +48,8 @@ const points = computed(() =>
 )
 const gaps = computed(() => points.value.filter((p) => !p.byAmount))
 const amounts = computed(() => points.value.filter((p) => p.byAmount))
-const steps = computed(() =>
-  view.value!.context!.steps.filter((s) => !s.point && !s.counts && isAskedIn(s, view.value!.job)),
-)
-const open = computed(() => steps.value.filter((s) => !view.value!.ticked.includes(s.step)))
+/** What the signature waits for, besides what belongs to a point or is counted. */
+const open = computed(() => sheet.value!.steps.filter((s) => s.asked && !s.ticked && !s.point && !s.counts))
 const ready = computed(() => sheet.value!.conditionKnown && !open.value.some((s) => s.list === 'makeSafe'))
 const writing = computed(() => ready.value && (!!preferences.person || view.value!.state !== 'open'))
 const build = computed(() => view.value!.job === 'build')
@@ -93,7 +91,7 @@ function readingIn(p: Point, cell: Cell) {
 /** Whatever stands there already is corrected at the bench; here only what is empty is typed. */
 const isKept = (p: Point, cell: Cell) => !!(cell === 'shim' ? p.shim?.now : readingIn(p, cell))
 const isOpen = (p: Point, cell: Cell) =>
-  view.value!.state === 'open' && (cell === 'shim' ? !!p.shim : cell !== 'asLeft' || build.value || !!p.found)
+  view.value!.state === 'open' && (cell === 'shim' ? !!p.shim : cell !== 'asLeft' || !p.owesFound)
 
 async function enterAndMove(p: Point, cell: Cell, event: KeyboardEvent) {
   if (!(await enter(p, cell, event.shiftKey))) return

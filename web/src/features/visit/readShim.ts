@@ -7,10 +7,20 @@ import { size, thickness } from '../../shared/words/shims'
 export type ShimAnswer = { thickness: string } | { complaint: string; offers: number[] }
 
 /** Reads a thickness as it is written, stamped or called; last digits and a lost point are asked for whole. */
-export async function readShim(typed: string, unit: Unit, sizes: number[]): Promise<ShimAnswer> {
+export async function readShim(
+  typed: string,
+  unit: Unit,
+  sizes: number[],
+  marks?: string[] | null,
+): Promise<ShimAnswer> {
   const written = typed.trim().replace(',', '.')
   try {
-    const { mm, offersMm: offers } = await call('shim-mark', { written, sizesMm: sizes, unit })
+    const { mm, offersMm: offers } = await call('shim-mark', {
+      written,
+      sizesMm: sizes,
+      unit,
+      ...(marks ? { marks } : {}),
+    })
     if (mm != null) return { thickness: unit === 'thou' || /^\d+\.\d+$/.test(written) ? written : size(mm) }
     if (offers.length) return { complaint: `Say it whole: is ${written} one of these?`, offers }
     const [least, most] = [sizes[0] ?? 0, sizes.at(-1) ?? 0].map((one) => thickness(one, unit))

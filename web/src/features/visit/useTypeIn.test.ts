@@ -43,24 +43,29 @@ function typing(judge: (point: Point, entries: Entry[]) => Trouble | null, point
   }
   return { ...work, type, said }
 }
-/** Found stands as soon as its reading is kept. */
+/** The sheet's answer to a figure that was read. */
+function grows(point: Point, entries: Entry[], more: object = {}) {
+  const read = entries.find((e) => e.kind === 'figureRead')
+  if (read?.kind !== 'figureRead') return
+  const grown = { id: read.reading, unit: 'mm', ...more } as NonNullable<Point['foundDraft']>
+  if (read.stage === 'asLeft') point.leftDraft = grown
+  else point.foundDraft = grown
+}
+/** A figure read grows; found stands as soon as its reading is kept. */
 const stands = (point: Point, entries: Entry[]) => {
+  grows(point, entries)
   const kept = entries.find((e) => e.kind === 'kept')
   if (kept?.kind === 'kept') point.found = { id: kept.reading } as Point['found']
   return null
 }
-const doubts = (_: Point, entries: Entry[]) =>
-  ({
-    entry: entries.find((e) => e.kind === 'kept')!,
-    refusal: { code: 'figureDoubtful', message: '20 mm is far from 0.40.' },
-  }) as Trouble
-/** Doubts what is kept first; what is kept after that stands. */
+/** Doubts what is read first; what is kept after that stands. */
 function doubtsOnce() {
   let doubted = false
   return (point: Point, entries: Entry[]) => {
     if (doubted) return stands(point, entries)
     doubted = true
-    return doubts(point, entries)
+    grows(point, entries, { surprise: '20 mm is far from 0.40.' })
+    return null
   }
 }
 const shim = { sizesMm: [2.6, 2.65, 2.7], now: null }
@@ -88,6 +93,19 @@ describe('a field sheet typed in', () => {
     const first = sheet.said.find((e) => e.kind === 'figureRead')!
     await sheet.type('asFound', '0.20')
     expect(sheet.said).toContainEqual({ kind: 'dropped', reading: 'reading' in first && first.reading })
+  })
+
+  it('an as-left that is out of its window is left so on purpose, by the same figure entered again', async () => {
+    const sheet = typing((point, entries) => {
+      grows(point, entries, { owesWhy: true, onKeeping: 'leftSo' })
+      const kept = entries.find((e) => e.kind === 'kept')
+      if (kept?.kind === 'kept') point.left = { id: kept.reading } as Point['left']
+      return null
+    })
+    expect(await sheet.type('asLeft', '0.55')).toBe(false)
+    expect(sheet.complaints['1E/asLeft']).toContain('left so on purpose?')
+    expect(await sheet.type('asLeft', '0.55')).toBe(true)
+    expect(sheet.said.at(-1)).toMatchObject({ kind: 'outcome', outcome: 'leftSo', why: 'so on the field sheet' })
   })
 
   it('writes old and new shim down with how the sheet knows them', async () => {

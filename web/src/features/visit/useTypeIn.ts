@@ -19,6 +19,8 @@ interface TypedVisit {
   /** Who claims what is checked, and how the thicknesses on the sheet are known. */
   claimedBy: () => string
   shimsKnownBy: () => Schemas['ShimKnownBy']
+  /** What is marked on the shims of its type, where they bear marks. */
+  marks?: () => string[] | null | undefined
   trouble: () => Trouble | null
   add: (...entries: Entry[]) => Promise<void>
 }
@@ -48,37 +50,70 @@ export function useTypeIn(visit: TypedVisit) {
     return stands() ? null : trouble()
   }
 
-  /** Whether the cell's figure stands. */
+  /** The reading that grows in a cell, as the sheet makes of it. */
+  const growing = (label: string, stage: Stage) =>
+    stage === 'asFound' ? now(label).foundDraft : stage === 'asLeft' ? now(label).leftDraft : now(label).beforeLockDraft
+
+  /** Whether the cell's figure stands. What the sheet doubts, or has out of its window, is kept by the same figure entered again. */
   async function figure(p: Point, stage: Stage, text: string, sure: boolean): Promise<boolean> {
     const cell = key(p, stage)
     const before = doubted.get(cell)
     const again = before?.text === text
     const reading = again ? before.reading : newId()
-    const entries: Entry[] = []
-    if (before && !again) entries.push({ kind: 'dropped', reading: before.reading })
+    const mine = (entry: Trouble['entry']) => 'reading' in entry && entry.reading === reading
+    const asksAgain = (why: string) => {
+      complaints[cell] = `${why} Enter again keeps it.`
+      doubted.set(cell, { text, reading })
+      return false
+    }
+    doubted.delete(cell)
     if (!again) {
-      if (stage === 'asLeft' && p.found && !p.shim) entries.push({ kind: 'outcome', point: p.label, outcome: 'set' })
-      entries.push({
+      const taken: Entry[] = before ? [{ kind: 'dropped', reading: before.reading }] : []
+      const { trayUnit } = visit.sheet()
+      await visit.add(...taken, {
         kind: 'figureRead',
         reading,
         point: p.label,
         stage,
         figure: asWritten(text),
-        unit: visit.sheet().trayUnit,
+        unit: trayUnit,
         with: 'figure',
       })
+      const no = await judged(() => growing(p.label, stage)?.id === reading, mine)
+      if (no) {
+        complaints[cell] = no.refusal.message
+        return false
+      }
     }
-    entries.push({ kind: 'kept', reading, ...(sure || again ? { sure: true } : {}) })
-    doubted.delete(cell)
-    await visit.add(...entries)
-    const no = await judged(
-      () => [now(p.label).found?.id, now(p.label).left?.id].includes(reading),
-      (entry) => 'reading' in entry && entry.reading === reading,
+    const grown = growing(p.label, stage)
+    if (grown?.complaint) {
+      complaints[cell] = grown.complaint
+      doubted.set(cell, { text: '', reading })
+      return false
+    }
+    if (!sure && !again) {
+      if (grown?.surprise) return asksAgain(grown.surprise)
+      if (grown?.offerUnit) return asksAgain(`${text} ${grown.unit} is far from the window.`)
+      if (grown?.owesWhy) return asksAgain('It is not surely in the window: left so on purpose?')
+    }
+    const becomes = grown?.onKeeping
+    await visit.add(
+      { kind: 'kept', reading, ...(sure || again ? { sure: true } : {}) },
+      ...(becomes
+        ? [
+            {
+              kind: 'outcome' as const,
+              point: p.label,
+              outcome: becomes,
+              ...(grown.owesWhy ? { why: 'so on the field sheet' } : {}),
+            },
+          ]
+        : []),
     )
+    const no = await judged(() => [now(p.label).found?.id, now(p.label).left?.id].includes(reading), mine)
     if (!no) return true
-    const mayStand = no.refusal.code === 'figureDoubtful'
-    complaints[cell] = `${no.refusal.message}${mayStand ? ' Enter again keeps it.' : ''}`
-    if (mayStand) doubted.set(cell, { text, reading })
+    if (no.refusal.code === 'figureDoubtful') return asksAgain(no.refusal.message)
+    complaints[cell] = no.refusal.message
     return false
   }
 
@@ -104,7 +139,7 @@ export function useTypeIn(visit: TypedVisit) {
     const unit = visit.sheet().trayUnit === 'thou' && Number(written[0]!.replace(',', '.')) > 25 ? 'thou' : 'mm'
     const thicknesses: string[] = []
     for (const one of written) {
-      const answer = await readShim(one, unit, p.shim!.sizesMm)
+      const answer = await readShim(one, unit, p.shim!.sizesMm, visit.marks?.())
       if ('complaint' in answer) {
         const offers = answer.offers.map((mm) => `${thickness(mm, unit)} ${unit}`).join(', ')
         complaints[cell] = offers ? `${answer.complaint} ${offers}.` : answer.complaint

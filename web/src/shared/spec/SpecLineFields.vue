@@ -31,6 +31,7 @@ const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: 
   blades: [
     ['go', 'goes'],
     ['noGo', 'does not'],
+    ['set', 'set, if given'],
   ],
   zero: [],
   turns: [['amount', 'turns past contact']],

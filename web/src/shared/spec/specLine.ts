@@ -46,7 +46,7 @@ export function lineRequest(l: SpecLine, unit: string): Schemas['SpecLineDto'] {
     kind: l.kind,
     min: only('window', l.min),
     max: only('window', l.max),
-    set: only('window', l.set),
+    set: only('window', l.set) ?? only('blades', l.set),
     single: only('single', l.single),
     tightSide: only('single', l.tight),
     looseSide: only('single', l.loose),

@@ -34,3 +34,12 @@ export function triesText(reading: Schemas['SheetReadingRecord'] | null | undefi
         : `written ${reading.written} ${reading.unit}`
   return reading.tries.map((t) => `${t.blades.join(' + ')} ${feelWords[t.feel]}`).join(', ')
 }
+
+/** What was set and turned away from again, in the order it was done: not locked 0.45; locked 0.38, turned again. */
+export const attemptsText = (
+  attempts: Schemas['SheetReadingRecord'][],
+  figure: (mm?: number | null) => string,
+): string =>
+  attempts
+    .map((a) => `${a.stage === 'beforeLock' ? 'not locked' : 'tried'} ${readingText(a, figure, true)}, turned again`)
+    .join('; ')

@@ -12,9 +12,5 @@ export const stepListNames: Record<Exclude<Schemas['StepList'], 'makeSafe'>, str
 
 type Step = Schemas['StepRecord']
 
-/** Whether a kind of job asks a step; the kit list is for the road and asked by none. */
-export const isAskedIn = (step: Pick<Step, 'list' | 'onlyJob'>, job?: Schemas['JobKind']) =>
-  step.list !== 'kit' && (!step.onlyJob || step.onlyJob === job)
-
 /** What a step says, by its name; the name alone where it is not known. */
 export const stepText = (steps: Step[] | undefined, key: string) => steps?.find((s) => s.step === key)?.text ?? key

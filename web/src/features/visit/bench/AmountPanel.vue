@@ -29,26 +29,40 @@ const { typed, forget } = useTyped(`amount:${props.visitId}:${props.point.label}
   notReached: false,
 })
 
+/** Said once for all, and changed where one differs: how they stood, and by which sign. A valve held open is never taken for granted. */
+const { typed: usual } = useTyped(`amount-usual:${props.visitId}:${props.point.adjusterKind}`, {
+  start: '' as Schemas['StartState'] | '',
+  contact: '',
+})
+const start = computed(() => props.point.start ?? (usual.start || null))
+const contact = computed(() => typed.contact || usual.contact)
+const asBefore = computed(() => !props.point.start && !typed.contact && !!usual.start)
 const starts = computed(() => startsOf(props.point.adjusterKind))
 const contacts = computed(() => contactsOf(props.point.adjusterKind, bookUnit.value))
 const isOwn = computed(() => typed.other || bookAmount.value == null)
 const said = computed(() => (isOwn.value ? typed.amount.trim() : String(bookAmount.value)))
 const saidUnit = computed(() => (isOwn.value ? typed.unit : bookUnit.value))
 const odd = computed(() => (isOwn.value ? notAnAmount(typed.amount) : undefined))
-const ready = computed(() => !!props.point.start && (isZero.value || (!!typed.contact && !!said.value && !odd.value)))
+const ready = computed(() => !!start.value && (isZero.value || (!!contact.value && !!said.value && !odd.value)))
 const doText = computed(() => {
   if (isZero.value) return 'Zero: the pushrod just turns between the fingers'
   if (!said.value) return 'Set by the book'
   return `Set by ${said.value} ${saidUnit.value}${props.point.locks ? ', locked' : ', it holds by its own drag'}`
 })
 
-function start(state: Schemas['StartState']) {
+function stands(state: Schemas['StartState']) {
+  if (state !== 'open') usual.start = state
   if (props.point.start !== state) emit('say', { kind: 'startState', point: props.point.label, state })
 }
 function set() {
   if (!ready.value) return
+  const by = contact.value
+  if (by) usual.contact = by
+  const stood: Entry[] = props.point.start
+    ? []
+    : [{ kind: 'startState', point: props.point.label, state: start.value! }]
   forget()
-  emit('say', byTheBook(props.point.label, said.value, saidUnit.value, typed.contact))
+  emit('say', ...stood, byTheBook(props.point.label, said.value, saidUnit.value, isZero.value ? '' : by))
 }
 function missed() {
   if (!typed.why.trim()) return
@@ -75,6 +89,7 @@ function missed() {
       the lobe: it is no gap, and not in the trend.
     </p>
     <h2 class="ask">How does it stand?</h2>
+    <p v-if="asBefore" class="small soft mb-1">As at the one before: look, and change what differs.</p>
     <div class="chips" role="radiogroup" aria-label="How it stands">
       <button
         v-for="[value, text] in starts"
@@ -82,8 +97,8 @@ function missed() {
         type="button"
         class="btn chip"
         role="radio"
-        :aria-checked="point.start === value"
-        @click="start(value)"
+        :aria-checked="start === value"
+        @click="stands(value)"
       >
         {{ text }}
       </button>
@@ -104,7 +119,7 @@ function missed() {
           type="button"
           class="btn chip"
           role="radio"
-          :aria-checked="typed.contact === text"
+          :aria-checked="contact === text"
           @click="typed.contact = text"
         >
           {{ text }}

@@ -251,6 +251,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         v-model="noting"
         :visit-id="view.visitId"
         :point="typeof step === 'number' ? (current ?? null) : null"
+        :crank-deg="sheet.standsDeg ?? null"
         @say="say"
       />
       <WaysDialog v-model="waysOpen" :view="view" :sheet="sheet" @say="say" />

@@ -62,7 +62,9 @@ const heads = computed(() =>
     figure: figureOf(p),
     state: (p.left ?? p.found)?.state ?? null,
     dim: props.sheet.lobeAway
-      ? !props.sheet.lobeAway.here.includes(p.label) && !p.done
+      ? !p.done &&
+        !props.sheet.lobeAway.here.includes(p.label) &&
+        !props.sheet.lobeAway.computed.some((c) => c.point === p.label)
       : props.stop
         ? !props.stop.points.includes(p.label)
         : false,
@@ -109,7 +111,7 @@ const words = {
         Outlined:
         {{
           sheet.method === 'lobeAway'
-            ? 'lobe away here. Grey: further on.'
+            ? 'lobe away here, as seen or by the timing. Grey: further on.'
             : 'reachable at this stop. Grey: another stop.'
         }}
       </p>

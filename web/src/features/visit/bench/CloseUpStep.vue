@@ -36,7 +36,13 @@ const undone = computed(() => props.sheet.points.filter((p) => !p.done).length)
       :locked="closed"
       @say="(...entries) => emit('say', ...entries)"
     />
-    <TickList class="mt-2" :items="items" :view="view" :locked="closed" @say="(...entries) => emit('say', ...entries)" />
+    <TickList
+      class="mt-2"
+      :items="items"
+      :view="view"
+      :locked="closed"
+      @say="(...entries) => emit('say', ...entries)"
+    />
   </section>
 </template>
 

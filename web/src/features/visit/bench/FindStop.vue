@@ -140,13 +140,14 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
           {{ own != null ? `${own} is on compression: measure` : 'It stands here: measure' }}
         </BButton>
       </template>
-      <p v-else class="soft">The stop opens once {{ pins }} is out.</p>
+      <p v-else class="soft">Tick that {{ pins }} is out to go on.</p>
       <div v-if="(!pins || pinsOut) && otherProofs.length" class="proofs">
         <span class="small soft">or proved by</span>
         <BButton v-for="p in otherProofs" :key="p.kind" class="btn-plain" @click="prove(stop.crankDeg!, p.sentence)">{{
           p.sentence
         }}</BButton>
       </div>
+      <p v-if="stop.noMark && (!pins || pinsOut)" class="small mt-2 mb-1">{{ stop.noMark.sentence }}</p>
       <div class="below">
         <div v-if="stop.roomBackDeg != null && stop.roomForwardDeg != null">
           <h2 class="mb-1">Here the springs may roll it</h2>

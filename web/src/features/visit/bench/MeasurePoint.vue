@@ -63,7 +63,9 @@ const asks: Record<Point['ask'], string> = {
 }
 /** Both blades of a go/no-go pair as they should be, in one tap. */
 const gates = computed(() =>
-  props.point.gates && !onDial.value && stage.value !== 'beforeLock' && !draft.value?.trials.length ? props.point.gates : null,
+  props.point.gates && !onDial.value && stage.value !== 'beforeLock' && !draft.value?.trials.length
+    ? props.point.gates
+    : null,
 )
 function bothAsTheyShould() {
   m.tried({ blades: [gates.value!.go], feel: 'free' }, { blades: [gates.value!.noGo], feel: 'noGo' })
@@ -130,8 +132,12 @@ useKeys(keys, (event) => {
     </div>
     <div v-if="gates" class="gates">
       <BButton class="btn-act" @click="bothAsTheyShould">{{ gates.go }} goes, {{ gates.noGo }} does not</BButton>
-      <BButton class="btn-plain" @click="m.tried({ blades: [gates.go], feel: 'noGo' })">{{ gates.go }} does not go</BButton>
-      <BButton class="btn-plain" @click="m.tried({ blades: [gates.noGo], feel: 'free' })">{{ gates.noGo }} goes too</BButton>
+      <BButton class="btn-plain" @click="m.tried({ blades: [gates.go], feel: 'noGo' })"
+        >{{ gates.go }} does not go</BButton
+      >
+      <BButton class="btn-plain" @click="m.tried({ blades: [gates.noGo], feel: 'free' })"
+        >{{ gates.noGo }} goes too</BButton
+      >
     </div>
     <p v-if="onDial" class="small soft mb-1">{{ onDialWindow }}</p>
     <p v-else-if="!sheet.tray.length" class="small soft mb-1">

@@ -3,20 +3,31 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { BModal } from 'bootstrap-vue-next/components/BModal'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Entry } from '../../../offline/entries'
 import { keepPhoto } from '../../../offline/photos'
 import Field from '../../../shared/fields/Field.vue'
 import { useTyped } from '../../../shared/forms/useTyped'
 import PhotoField from '../../../shared/photos/PhotoField.vue'
+import { degreesText } from '../../../shared/words/turns'
 import { spoken } from '../../../shared/words/points'
 import type { Point } from './useVisit'
 
 /** What was seen or done besides the figures: a remark with a picture, or a part that is another one now. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ visitId: string; point?: Point | null }>()
+const props = defineProps<{
+  visitId: string
+  point?: Point | null
+  /** Where the crank stands, where that is known: a mark that is up there belongs to it. */
+  crankDeg?: number | null
+}>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
-const what = ref<'note' | 'part'>('note')
+const what = ref<'note' | 'part' | 'mark'>('note')
+const offers = computed(() => ({
+  note: 'A remark',
+  ...(props.point ? { part: 'A part changed' } : {}),
+  ...(props.crankDeg != null ? { mark: 'A mark is up' } : {}),
+}))
 /** Survives a reload, until it is noted. */
 const { typed, forget } = useTyped(`note:${props.visitId}`, {
   text: '',
@@ -26,6 +37,8 @@ const { typed, forget } = useTyped(`note:${props.visitId}`, {
   scope: 'point',
   cut: '',
   cutOf: 'stem',
+  mark: '',
+  trap: false,
   /** Kept on this machine as soon as it is chosen; this is its hash. */
   photo: null as string | null,
 })
@@ -47,6 +60,14 @@ function note() {
     ...(typed.here && props.point ? { point: props.point.label } : {}),
     ...(typed.photo ? { photo: typed.photo } : {}),
   })
+  open.value = false
+}
+function mark() {
+  const name = typed.mark.trim()
+  if (!name) return
+  const trap = typed.trap
+  forget()
+  emit('say', { kind: 'marked', name, crankDeg: props.crankDeg! % 360, ...(trap ? { trap: true } : {}) })
   open.value = false
 }
 function change() {
@@ -80,9 +101,9 @@ function change() {
     no-footer
     focus="textarea, form input"
   >
-    <div v-if="point" class="d-flex gap-2 mb-3" role="tablist">
+    <div v-if="Object.keys(offers).length > 1" class="d-flex gap-2 mb-3" role="tablist">
       <button
-        v-for="(text, key) in { note: 'A remark', part: 'A part changed' }"
+        v-for="(text, key) in offers"
         :key="key"
         type="button"
         class="btn"
@@ -105,6 +126,18 @@ function change() {
       <BButton type="submit" class="btn-act w-100" :disabled="busy || (!typed.text.trim() && !typed.photo)"
         >Note it</BButton
       >
+    </form>
+    <form v-else-if="what === 'mark'" novalidate @submit.prevent="mark">
+      <p class="small soft">
+        The crank stands at {{ degreesText(crankDeg! % 360) }} past its first mark, as far as is known.
+      </p>
+      <Field v-slot="{ bind }" label="What the mark is called">
+        <BFormInput v-bind="bind" v-model="typed.mark" placeholder="T, or chalk" />
+      </Field>
+      <label class="d-flex align-items-center gap-2 mb-3 here"
+        ><input v-model="typed.trap" type="checkbox" /> a trap: not the mark to go by</label
+      >
+      <BButton type="submit" class="btn-act w-100" :disabled="!typed.mark.trim()">It is up now</BButton>
     </form>
     <form v-else novalidate @submit.prevent="change">
       <p class="small soft">

@@ -31,9 +31,7 @@ const otherLap = (deg: number) => (deg + 360) % 720
     <h1 tabindex="-1">{{ first ? 'First, before any gap' : 'Open up' }}</h1>
     <template v-for="item in first ? items : []" :key="`bar ${item.step}`">
       <div v-if="!stands(item) && !closed && !item.ticked" class="mt-2 mb-2">
-        <p class="mb-1">
-          Bar forwards to {{ at(item) }}. At TDC: {{ mustBeFree(sheet.gear, fires, !twoLaps) }}
-        </p>
+        <p class="mb-1">Bar forwards to {{ at(item) }}. At TDC: {{ mustBeFree(sheet.gear, fires, !twoLaps) }}</p>
         <BButton class="btn-act" @click="emit('say', { kind: 'barredTo', crankDeg: item.crankDeg! })">{{
           twoLaps ? `${sentence(isFree(sheet.gear, fires))}: it stands there` : 'It stands there'
         }}</BButton>
@@ -48,7 +46,13 @@ const otherLap = (deg: number) => (deg + 360) % 720
         </template>
       </div>
     </template>
-    <TickList class="mt-2" :items="items" :view="view" :locked="closed" @say="(...entries) => emit('say', ...entries)" />
+    <TickList
+      class="mt-2"
+      :items="items"
+      :view="view"
+      :locked="closed"
+      @say="(...entries) => emit('say', ...entries)"
+    />
     <template v-if="!first">
       <p v-if="!items.length" class="mt-2">Clean round the covers, catch the oil; nothing may fall in.</p>
       <EarlierWork

@@ -47,9 +47,7 @@ const figures = useFigures(() => props.sheet.trayUnit as Unit)
 /** What an earlier visit found is measured anew before anything is changed. */
 const anew = ref(false)
 /** It is being set: its found figure is known, or none is owed. */
-const setting = computed(
-  () => (props.point.setting || props.resetting) && !(anew.value && !!props.point.foundBefore),
-)
+const setting = computed(() => (props.point.setting || props.resetting) && !(anew.value && !!props.point.foundBefore))
 /** What is measured at it now. */
 const stage = computed<Stage>(() =>
   anew.value && props.point.foundBefore
@@ -240,7 +238,12 @@ function takeBack(entry: string) {
     </div>
 
     <SettingTrail
-      v-if="point.minMm != null && !finished && (setting || point.attempts.length) && (point.found || point.attempts.length || point.beforeLock)"
+      v-if="
+        point.minMm != null &&
+        !finished &&
+        (setting || point.attempts.length) &&
+        (point.found || point.attempts.length || point.beforeLock)
+      "
       :point="point"
       :stage="stage"
       :figures="figures"

@@ -12,12 +12,7 @@ const items = computed(() => props.sheet.steps.filter((s) => s.point === props.p
 
 <template>
   <div v-if="items.length" class="own" role="group" aria-label="At this point">
-    <TickList
-      :items="items"
-      :view="view"
-      :locked="closed"
-      @say="(...entries) => $emit('say', ...entries)"
-    />
+    <TickList :items="items" :view="view" :locked="closed" @say="(...entries) => $emit('say', ...entries)" />
   </div>
 </template>
 

@@ -31,7 +31,10 @@ const whileLocking = computed(() =>
       Left at {{ figures.withUnit(point.aimOffMm) }} it gives the engine about {{ hours(point.aimOffHours ?? 0) }} h
       more; the book says {{ figures.figure(point.setMm) }}.
     </p>
-    <BButton v-if="whileLocking" class="btn-act w-100 mb-1" @click="$emit('tried', { blades: [whileLocking], feel: 'drag' })"
+    <BButton
+      v-if="whileLocking"
+      class="btn-act w-100 mb-1"
+      @click="$emit('tried', { blades: [whileLocking], feel: 'drag' })"
       >Locked: {{ whileLocking }} drags</BButton
     >
     <div v-if="point.mayTurn" class="turned" role="group" aria-label="It was turned">

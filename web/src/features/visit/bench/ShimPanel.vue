@@ -31,7 +31,10 @@ const { here, decided, holding, take, put } = useLooseShims(
   () => props.point,
 )
 const busy = ref(false)
-const figures = useFigures()
+// In the unit of the job.
+const figures = useFigures(() => (props.view.sheet?.trayUnit ?? 'mm') as Unit)
+const sized = (mm: number) =>
+  figures.unit === 'thou' ? `${thickness(mm, 'thou')} thou (${size(mm)} mm)` : `${size(mm)} mm`
 const offers = computed(() => {
   const mm = shim.value.nowMm ?? 0
   if (thinner.value)
@@ -131,6 +134,8 @@ function say() {
     <ShimRead
       v-if="reading || (setting && shim.nowMm == null)"
       :sizes="shim.sizesMm"
+      :marks="view.context?.type.shimMarks ?? null"
+      :job-unit="view.sheet?.trayUnit ?? 'mm'"
       :label="`Thickness of the ${thing}`"
       submit="Read"
       @read="read"
@@ -141,14 +146,14 @@ function say() {
         shim.nowMm != null &&
         (!shim.fitted || (point.advice && !shim.isTrial)) &&
         !point.left &&
-        (point.found || point.foundBefore)
+        point.advice
       "
     >
       <p class="verdict mt-2">{{ point.advice?.sentence }}</p>
       <p v-if="range && range.surelyFrom != null && range.surelyTo! > range.surelyFrom + 1e-6" class="small soft mb-1">
-        {{ size(range.surelyFrom) }} to {{ size(range.surelyTo!) }} mm
+        {{ sized(range.surelyFrom) }} to {{ sized(range.surelyTo!) }}
         <template v-if="range.mayTo - range.surelyTo! > 1e-6"
-          >surely do; {{ size(range.mayFrom) }} to {{ size(range.mayTo) }} may.</template
+          >surely do; {{ sized(range.mayFrom) }} to {{ sized(range.mayTo) }} may.</template
         ><template v-else>would do.</template>
       </p>
       <div v-if="offers.length" class="d-flex gap-2 flex-wrap">
@@ -158,7 +163,7 @@ function say() {
           :class="i ? 'btn-plain' : 'btn-act'"
           :disabled="busy"
           @click="fitOut(mm)"
-          >{{ size(mm) }} fitted{{ mm === decided?.newMm ? `, ${decided.from}` : thinner ? ', to get a gap' : ''
+          >{{ sized(mm) }} fitted{{ mm === decided?.newMm ? `, ${decided.from}` : thinner ? ', to get a gap' : ''
           }}{{ outOf(mm) ? `, out of ${outOf(mm)!.drawer.name}` : '' }}</BButton
         >
         <BButton class="btn-plain" @click="otherSize = !otherSize">Another size…</BButton>
@@ -170,12 +175,14 @@ function say() {
       <p v-if="notGiven" class="complaint mt-2 mb-1" role="alert">
         {{ notGiven.why }}
         <button type="button" class="text-link" @click="fit(size(notGiven.mm), 'printed')">
-          {{ size(notGiven.mm) }} is in all the same
+          {{ sized(notGiven.mm) }} is in all the same
         </button>
       </p>
       <ShimRead
         v-if="otherSize || !offers.length"
         :sizes="shim.sizesMm"
+        :marks="view.context?.type.shimMarks ?? null"
+        :job-unit="view.sheet?.trayUnit ?? 'mm'"
         :label="`The ${thing} that went in`"
         submit="Fitted"
         @read="fit"

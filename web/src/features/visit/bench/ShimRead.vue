@@ -9,10 +9,18 @@ import { knownBy, thickness } from '../../../shared/words/shims'
 import { readShim } from '../readShim'
 
 /** A shim's thickness as it is written or called, in mm or thou: last digits and a lost point are asked for whole. */
-const props = defineProps<{ sizes: number[]; label: string; submit: string }>()
+const props = defineProps<{
+  sizes: number[]
+  /** What is marked on them instead of a size, where it is. */
+  marks?: string[] | null
+  /** What the job is measured in. */
+  jobUnit?: string
+  label: string
+  submit: string
+}>()
 const emit = defineEmits<{ read: [thickness: string, how: Schemas['ShimKnownBy'], unit: Unit] }>()
 const typed = ref('')
-const unit = ref<Unit>('mm')
+const unit = ref<Unit>(props.jobUnit === 'thou' ? 'thou' : 'mm')
 const how = ref<Schemas['ShimKnownBy']>('micrometer')
 const complaint = ref('')
 const offers = ref<number[]>([])
@@ -21,7 +29,7 @@ async function ask() {
   complaint.value = ''
   offers.value = []
   if (!typed.value.trim()) return
-  const read = await readShim(typed.value, unit.value, props.sizes)
+  const read = await readShim(typed.value, unit.value, props.sizes, props.marks)
   if ('complaint' in read) {
     complaint.value = read.complaint
     offers.value = read.offers

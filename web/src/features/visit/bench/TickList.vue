@@ -63,8 +63,12 @@ function notHere(item: SheetStep) {
               />
             </svg>
             <span
-              >{{ item.text }} <strong v-if="item.said" class="figure"> {{ item.said }}</strong
-              ><span v-if="item.notHere" class="soft"> Not here: {{ item.why }}</span></span
+              >{{ item.text }} <strong v-if="item.said" class="figure"> {{ item.said }}</strong><span
+                v-if="item.notHere"
+                class="soft"
+              >
+                Not here: {{ item.why }}</span
+              ></span
             >
           </button>
           <button
@@ -92,7 +96,11 @@ function notHere(item: SheetStep) {
           <button type="submit" class="btn btn-plain" :disabled="!typed[absent(item.step)]?.trim()">Not here</button>
           <button type="button" class="btn btn-plain" @click="delete typed[absent(item.step)]">Cancel</button>
         </form>
-        <form v-else-if="(item.counts || item.asks) && !item.ticked && !locked" class="asks" @submit.prevent="say(item)">
+        <form
+          v-else-if="(item.counts || item.asks) && !item.ticked && !locked"
+          class="asks"
+          @submit.prevent="say(item)"
+        >
           <label :for="`said-${item.step}`" class="small">{{
             item.counts ? (item.counts === 'out' ? 'Out:' : 'Back in:') : item.asks
           }}</label>

@@ -46,7 +46,7 @@ const choices = computed<Choice[]>(() => {
     { title: 'At a stop', key: 'order', now: s.order, book: t.order, offers: from(orderNames) },
     { title: 'Setting', key: 'setting', now: s.setting, book: t.setting, offers: from(settingNames) },
     { title: 'Judging', key: 'judging', now: s.judging, book: t.judging, offers: from(judgingNames) },
-    { title: 'Locking a screw', key: 'manner', now: s.manner, book: t.manner, offers: from(mannerNames) },
+    { title: 'Setting and locking', key: 'manner', now: s.manner, book: t.manner, offers: from(mannerNames) },
     { title: 'Turned by', key: 'turnedBy', now: s.turnedBy ?? '', book: '', offers: from(turnedByNames) },
   ]
   if (t.dialConversion != null)
@@ -76,7 +76,7 @@ function choose(choice: Choice, value: string) {
     value === 'starter' &&
     props.sheet.methods.find((m) => m.method === props.sheet.method)?.needsMark
   )
-    chosen.method = props.sheet.cycleDeg === 720 ? 'exhaustOpeningIntakeClosing' : 'lobeAway'
+    chosen.method = props.sheet.byEyeMethod
   emit('say', { kind: 'chose', ...chosen })
 }
 </script>

@@ -21,7 +21,7 @@ afterEach(() => {
 /** A point that is being measured, as the server's sheet has it. */
 function bench(
   more: {
-    setting?: boolean
+    stage?: Point['stage']
     draft?: Partial<Draft> | null
     server?: object | null
     point?: object
@@ -39,9 +39,12 @@ function bench(
       foundDraft: more.server ?? null,
       leftDraft: more.server ?? null,
       minMm: 0.35,
+      stage: more.stage ?? 'asFound',
+      stageIfSet: 'asLeft',
       ...more.point,
     } as unknown as Point,
-    setting: more.setting ?? false,
+    resetting: false,
+    anew: false,
     trouble: null as Measuring['trouble'],
     seen: more.seen ?? null,
     draftOf: () =>
@@ -94,7 +97,7 @@ describe('a reading being made', () => {
   })
 
   it('is not touched by news: figure, unit and reason stay as they are typed', async () => {
-    const { state, m } = bench({ setting: true })
+    const { state, m } = bench({ stage: 'asLeft' })
     ;[m.typed.value, m.unit.value, m.why.value, m.leaving.value] = ['16', 'thou', 'worn seat', true]
     state.point = { ...state.point, expectedMm: 0.39 } as Point
     await nextTick()
@@ -122,14 +125,22 @@ describe('a reading being made', () => {
     found.m.keep()
     expect(found.said).toEqual([[{ kind: 'kept', reading: 'r1', sure: false }]])
 
-    const left = bench({ setting: true, draft: drags, server: { state: 'inWindow', action: 'leave' } })
+    const left = bench({
+      stage: 'asLeft',
+      draft: drags,
+      server: { state: 'inWindow', action: 'leave', onKeeping: 'set' },
+    })
     left.m.keep()
     expect(left.said[0]!.map((e) => e.kind)).toEqual(['kept', 'outcome'])
     expect(left.said[0]![1]).toMatchObject({ outcome: 'set', point: '1E' })
   })
 
   it('left out of its window is kept only with a reason, and the record has it', async () => {
-    const { m, said } = bench({ setting: true, draft: drags, server: { state: 'loose', action: 'set' } })
+    const { m, said } = bench({
+      stage: 'asLeft',
+      draft: drags,
+      server: { state: 'loose', owesWhy: true, onKeeping: 'leftSo' },
+    })
     expect(m.ready.value).toBe(false)
     m.keep()
     expect(said).toEqual([])
@@ -137,7 +148,7 @@ describe('a reading being made', () => {
     m.why.value = ' no more thread '
     await nextTick()
     // A reload finds the reason as it was typed.
-    expect(bench({ setting: true }).m.why.value).toBe(' no more thread ')
+    expect(bench({ stage: 'asLeft' }).m.why.value).toBe(' no more thread ')
     expect(m.ready.value).toBe(true)
     m.keep()
     expect(said[0]![1]).toEqual({ kind: 'outcome', point: '1E', outcome: 'leftSo', why: 'no more thread' })
@@ -196,13 +207,20 @@ describe('a reading being made', () => {
     expect(said[0]![0]).toMatchObject({ kind: 'figureRead', figure: '15', unit: 'thou', with: 'dial' })
   })
 
-  it('before locking is asked for while it teaches, and not when the blade stays in', () => {
-    const learning = { asksBeforeLock: true }
-    expect(bench({ setting: true, point: learning }).m.stage.value).toBe('beforeLock')
-    expect(bench({ setting: true, point: learning, sheet: { manner: 'bladeIn' } }).m.stage.value).toBe('asLeft')
-    const { m } = bench({ setting: true, point: learning })
-    m.lockedAlready.value = true
+  it('measures what the sheet asks for, and anew or over again where somebody says so', () => {
+    const { state, m } = bench({ stage: 'beforeLock' })
+    expect(m.stage.value).toBe('beforeLock')
+    state.resetting = true
     expect(m.stage.value).toBe('asLeft')
+    state.anew = true
+    expect(m.stage.value).toBe('asFound')
+  })
+
+  it('that the adjuster was turned is one tap, with how its nut was left', () => {
+    const { m, said } = bench({ stage: 'beforeLock' })
+    m.turned('tight')
+    m.turned()
+    expect(said).toEqual([[{ kind: 'turned', point: '1E', nut: 'tight' }], [{ kind: 'turned', point: '1E' }]])
   })
 })
 
@@ -217,29 +235,25 @@ describe('a clear verdict', () => {
   const kinds = (said: Entry[][]) => said.flat().map((e) => e.kind)
 
   it('keeps itself after a moment', async () => {
-    const { said } = await tapped({ state: 'inWindow', action: 'leave' })
+    const { said } = await tapped({ state: 'inWindow', action: 'leave', keepsItself: true })
     expect(kinds(said)).toEqual(['tried'])
     vi.advanceTimersByTime(keepsItselfAfter)
     expect(kinds(said)).toEqual(['tried', 'kept'])
   })
 
   it('does not, once it is taken back', async () => {
-    const { m, said } = await tapped({ state: 'inWindow', action: 'leave' })
+    const { m, said } = await tapped({ state: 'inWindow', action: 'leave', keepsItself: true })
     m.takeBack()
     await nextTick()
     vi.advanceTimersByTime(keepsItselfAfter)
     expect(kinds(said)).toEqual(['tried', 'undone'])
   })
 
-  it.each([
+  it.each<[string, object, Parameters<typeof bench>[0]]>([
     ['a verdict that is not clear', { state: null, action: 'measureOn' }, {}],
     ['a contradiction', { complaint: 'both cannot be' }, {}],
-    ['an as-left out of its window', { state: 'loose', action: 'set' }, { setting: true }],
-    [
-      'a finer figure worth having',
-      { state: 'inWindow', action: 'leave', trendBlade: { blades: ['0.24'] } },
-      { point: { worthFiner: true } },
-    ],
+    ['an as-left out of its window', { state: 'loose', keepsItself: true, owesWhy: true }, { stage: 'asLeft' }],
+    ['a figure the sheet would have finer', { state: 'inWindow', keepsItself: false }, {}],
   ])('waits for a tap at %s', async (_, server, more) => {
     const { said } = await tapped(server, more)
     vi.advanceTimersByTime(2 * keepsItselfAfter)
@@ -248,7 +262,7 @@ describe('a clear verdict', () => {
 
   it('waits for a tap where this device says so, and where nobody tapped just now', async () => {
     usePreferences().keepsItself = false
-    const { said } = await tapped({ state: 'inWindow', action: 'leave' })
+    const { said } = await tapped({ state: 'inWindow', action: 'leave', keepsItself: true })
     vi.advanceTimersByTime(keepsItselfAfter)
     expect(kinds(said)).toEqual(['tried'])
 

@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import type { Schemas } from '../../../api/client'
 import { foldBlank } from '../../../offline/foldedVisit'
 import { useTitle } from '../../../shared/address/useTitle'
 import type { Unit } from '../../../shared/figures/lengths'
@@ -21,7 +22,11 @@ const unit = computed<Unit>(() =>
 const figures = useFigures(() => unit.value)
 const hasShims = computed(() => blank.data.value?.sheet?.points.some((p) => p.shim))
 const print = () => window.print()
-const list = (which: string) => blank.data.value?.context?.steps.filter((s) => s.list === which && !s.onlyJob) ?? []
+/** The lines of a list that an overhead asks, or counts. */
+const list = (which: Schemas['StepList']) =>
+  blank.data.value?.sheet?.steps.filter(
+    (s) => s.list === which && (s.asked || !!s.counts || which === 'kit' || which === 'point'),
+  ) ?? []
 const point = (label: string) => blank.data.value!.sheet!.points.find((p) => p.label === label)!
 /** Steps at points, each said once with all the points it belongs to. */
 const atPoints = computed(() => {

@@ -10,8 +10,8 @@ import Loaded from '../../../shared/loaded/Loaded.vue'
 import { toast } from '../../../shared/toasts/toasts'
 import { jobWord } from '../../../shared/words/jobs'
 import { methodNames } from '../../../shared/words/methods'
-import { readingText } from '../../../shared/words/readings'
-import { isAskedIn, stepText } from '../../../shared/words/steps'
+import { attemptsText, readingText } from '../../../shared/words/readings'
+import { stepText } from '../../../shared/words/steps'
 import { verdictWords } from '../../../shared/words/verdicts'
 import { useVisit } from '../bench/useVisit'
 
@@ -38,10 +38,10 @@ const lines = computed(() => {
   const toMeasure = open.filter((p) => p.owesFound)
   const toSet = open.filter((p) => !p.owesFound)
   const waits = s.points.filter((p) => p.outcome === 'awaiting' || p.outcome === 'notReached' || p.outcome === 'leftSo')
-  const unticked = v.context!.steps.filter((x) => !x.point && isAskedIn(x, v.job) && !v.ticked.includes(x.step))
+  const unticked = s.steps.filter((x) => !x.point && x.asked && !x.ticked)
   const found = (p: (typeof open)[number]) =>
     p.found
-      ? `${p.label} found ${p.found.state ? `${verdictWords[p.found.state]}, ` : ''}${readingText(p.found, figures.withUnit)}`
+      ? `${p.label} found ${p.found.state ? `${verdictWords[p.found.state]}, ` : ''}${readingText(p.found, figures.withUnit)}${p.attempts.length ? `; ${attemptsText(p.attempts, figures.figure)}` : ''}`
       : p.label
   const why = { awaiting: 'waits', notReached: 'not reached', leftSo: 'left as found' } as const
   return [
@@ -65,6 +65,7 @@ const lines = computed(() => {
     { title: 'To set', said: toSet.map(found) },
     { title: 'Waits', said: waits.map((p) => `${found(p)}: ${why[p.outcome as keyof typeof why]}, ${p.why ?? ''}`) },
     { title: 'Steps open', said: unticked.map((x) => x.text) },
+    { title: 'Not here', said: s.steps.filter((x) => x.notHere).map((x) => `${x.text} ${x.why ?? ''}`) },
     { title: 'Counted', said: v.saidSteps.map((x) => `${stepText(v.context?.steps, x.step)} ${x.said}`) },
     { title: 'Parts changed', said: v.parts.map((p) => `${p.part}: ${p.why}`) },
     {

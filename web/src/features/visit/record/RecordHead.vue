@@ -2,6 +2,7 @@
 import { day } from '../../../shared/figures/days'
 import { hours } from '../../../shared/figures/hours'
 import { jobNames } from '../../../shared/words/jobs'
+import { placeNames } from '../../../shared/words/places'
 import type { Sheet, Visit } from '../bench/useVisit'
 
 /** What a record is of: engine, day, hours, condition, book, who signed. */
@@ -19,6 +20,7 @@ defineProps<{ visit: Visit; sheet: Sheet; name: (id?: string | null) => string }
           >, {{ hours(sheet.totalHours) }} h in all</template
         ></template
       >
+      <template v-if="visit.place !== 'inMachine'">, {{ placeNames[visit.place].toLowerCase() }}</template>
       · {{ sheet.condition
       }}<template v-if="sheet.engineTemperatureC != null">, {{ sheet.engineTemperatureC }} °C</template
       ><template v-if="sheet.specRevision"> · judged by rev. {{ sheet.specRevision }}, {{ sheet.specSource }}</template>

@@ -29,6 +29,9 @@ const cut = (mm: number | null | undefined) =>
     <p v-if="sheet.notLookedAt.length" class="mb-1">
       <strong>Not looked at:</strong> cylinder {{ sheet.notLookedAt.join(', ') }}.
     </p>
+    <p v-for="s in sheet.steps.filter((one) => one.notHere && !one.point)" :key="`absent ${s.step}`" class="mb-1 small">
+      <strong>Not here:</strong> {{ s.text }} {{ s.why }}
+    </p>
     <p v-for="p in visit.parts" :key="p.entry" class="mb-1">
       <strong>Changed:</strong> {{ p.part }} of {{ place(p) }}{{ cut(p.cutMm) }}. {{ p.why }}
       <span class="soft small">({{ name(p.by) }})</span>

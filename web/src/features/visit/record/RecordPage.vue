@@ -74,7 +74,7 @@ const print = () => window.print()
           :points="measured"
           :signed="!!data.signed"
           :seconds="data.countersignatures"
-          :steps="data.context?.steps.filter((s) => s.point && data.ticked.includes(s.step)) ?? []"
+          :steps="data.sheet.steps.filter((s) => s.point && s.ticked)"
           :name="name"
           @correct="correct"
         />

@@ -4,10 +4,9 @@ import { useFigures } from '../../../shared/figures/useFigures'
 import { startWords } from '../../../shared/words/amounts'
 import { knownBy } from '../../../shared/words/shims'
 import { outcomeWords } from '../../../shared/words/outcomes'
-import { readingText, triesText } from '../../../shared/words/readings'
+import { attemptsText, readingText, triesText } from '../../../shared/words/readings'
 import { verdictWords } from '../../../shared/words/verdicts'
-import type { Schemas } from '../../../api/client'
-import type { Point, Visit } from '../bench/useVisit'
+import type { Point, SheetStep, Visit } from '../bench/useVisit'
 
 /** Every point of a record: asked, found, left, how it was measured, by whom. */
 const props = defineProps<{
@@ -15,7 +14,7 @@ const props = defineProps<{
   signed: boolean
   seconds: Visit['countersignatures']
   /** Steps ticked at points, such as a bridge set first. */
-  steps: Schemas['StepRecord'][]
+  steps: SheetStep[]
   name: (id?: string | null) => string
 }>()
 defineEmits<{ correct: [point: Point] }>()
@@ -50,7 +49,7 @@ const how = (p: Point) =>
     ? [p.start ? startWords[p.start] : '', p.contactSaid ?? '', (p.pass ?? 1) > 1 ? 'gone over twice' : '']
         .filter(Boolean)
         .join('; ')
-    : [triesText(p.found), triesText(p.left)].filter(Boolean).join('; then ')
+    : [triesText(p.found), attemptsText(p.attempts, figures.figure), triesText(p.left)].filter(Boolean).join('; then ')
 const notes = (p: Point) =>
   [
     claimed(p),
@@ -59,7 +58,9 @@ const notes = (p: Point) =>
     p.own ? `this engine’s own figure: ${p.own.why} (${p.own.who}, ${p.own.source})` : '',
     p.why,
     p.found?.unproved || p.left?.unproved ? 'position not proved' : '',
-    ...props.steps.filter((s) => s.point === p.label).map((s) => s.text.replace(/\.$/, '')),
+    ...props.steps
+      .filter((s) => s.point === p.label)
+      .map((s) => `${s.text.replace(/\.$/, '')}${s.notHere ? `: not here, ${s.why ?? ''}` : ''}`),
   ]
     .filter(Boolean)
     .join('; ')
