@@ -69,6 +69,7 @@ public sealed class MorningTests : IDisposable
         screen.See("Is it cold?");
         screen.Fill("Engine temperature", "12");
         screen.Press("It is cold: go on");
+        screen.TickAll("Open up");
         screen.Press("is on compression: measure");
         for (var point = 0; point < 2; point++) screen.Measure("0.20", "0.40");
         screen.TickAll("Close up");

@@ -55,6 +55,7 @@ public sealed class NewcomerTests : IDisposable
         screen.See("Is it cold?");
         Type("Engine temperature", "14");
         Tap("It is cold: go on");
+        TickAll("Open up");
 
         for (var stop = 0; stop < 2; stop++)
         {

@@ -44,6 +44,7 @@ public sealed class OfflineTests : IDisposable
         screen.See("That is not the condition of the figures");
         screen.Fill("Engine temperature", "14");
         screen.Press("It is cold: go on");
+        screen.TickAll("Open up");
         screen.Press("1 is on compression: measure");
 
         // The core is here: contradictions, the next blade, verdicts and advice come as they do with the server.
@@ -104,6 +105,7 @@ public sealed class OfflineTests : IDisposable
         Open("1200", "Tove");
         screen.TickAll("Make it safe");
         screen.Press("It is cold: go on");
+        screen.TickAll("Open up");
         screen.Press("1 is on compression: measure");
         screen.See("1 intake");
         var other = Opened(new Screen(server));
@@ -161,6 +163,7 @@ public sealed class OfflineTests : IDisposable
         Open("1200", "Tove");
         screen.TickAll("Make it safe");
         screen.Press("It is cold: go on");
+        screen.TickAll("Open up");
         screen.Press("1 is on compression: measure");
         screen.Measure("0.20", "0.40");
         screen = screen.KilledAndOpenedAgain();

@@ -41,6 +41,7 @@ internal sealed class OpenedEngine(Screen screen, TwinFleet fleet)
         screen.TickAll("Make it safe");
         screen.Fill("Engine temperature", "14");
         screen.Press("It is cold: go on");
+        screen.TickAll("Open up");
     }
 
     /// <summary>Everything ticked at the end, and the name under it.</summary>

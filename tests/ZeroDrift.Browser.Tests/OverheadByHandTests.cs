@@ -28,6 +28,7 @@ public sealed class OverheadByHandTests : IDisposable
         screen.See("That is not the condition of the figures");
         screen.Fill("Engine temperature", "14");
         screen.Press("It is cold: go on");
+        screen.TickAll("Open up");
 
         screen.See("1 on compression, 2 rocks.");
         screen.Press("1 is on compression: measure");
@@ -48,7 +49,7 @@ public sealed class OverheadByHandTests : IDisposable
         // The locknut teaches while little is known of it: what it stood at before.
         screen.See("Locknut still loose");
         screen.Try("0.20", "Slight drag");
-        screen.Press("Keep 0.20 as before locking");
+        screen.Press("Keep 0.20, not locked yet");
         screen.See("Locked? Measure again");
         screen.Try("0.20", "Slight drag");
         screen.See("On the figure: 0.20.");
@@ -91,6 +92,7 @@ public sealed class OverheadByHandTests : IDisposable
         screen.Press("Open the engine");
         TickEverything("Make it safe");
         screen.Press("It is cold: go on");
+        screen.TickAll("Open up");
         screen.Press("1 is on compression: measure");
         screen.See("1 intake");
         using var other = new Screen(server);

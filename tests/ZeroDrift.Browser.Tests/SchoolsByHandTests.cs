@@ -216,6 +216,7 @@ public sealed class SchoolsByHandTests : IDisposable
         screen.TickAll("Make it safe");
         screen.Fill("Engine temperature", "14");
         screen.Press("It is cold: go on");
+        screen.TickAll("Open up");
     }
 
     private async Task SignAsync(string method)

@@ -156,6 +156,7 @@ public sealed class ShimJobByHandTests : IDisposable
         screen.TickAll("Make it safe");
         screen.Fill("Engine temperature", "14");
         screen.Press("It is cold: go on");
+        screen.TickAll("Open up");
     }
 
     /// <summary>The looks at an opened cover, and the small parts counted out.</summary>

@@ -14,8 +14,16 @@ internal static class SheetWords
     {
         if (moved is null) return null;
         if (moved.IsNone) return "As it was left last time.";
-        var expected = moved.ExpectedMm is { } mm ? $"; {SaidLength.Gap(Math.Abs(mm), unit)} was expected" : "";
-        return $"{(moved.ByMm < 0 ? "Closed up" : "Opened")} {SaidLength.Gap(Math.Abs(moved.ByMm), unit)} since last time{expected}.";
+        var expected = moved.ExpectedMm switch
+        {
+            null => "",
+            { } mm when Math.Abs(mm) < 0.005 => "; hardly any change was expected",
+            { } mm => $"; {Rough(mm)} was expected",
+        };
+        return $"{(moved.ByMm < 0 ? "Closed up" : "Opened")} {Rough(moved.ByMm)} since last time{expected}.";
+
+        // A change is told to the hundredth: finer is not measured.
+        string Rough(double mm) => SaidLength.Gap(Math.Round(Math.Abs(mm), 2), unit);
     }
 
     /// <summary>How a point is set, in the order it is done.</summary>

@@ -38,4 +38,14 @@ public sealed record Schools
 
     /// <summary>Blades, or a dial on the rocker.</summary>
     public MeasuringMeans Measuring { get; init; }
+
+    /// <summary>The same with what somebody chose otherwise; null leaves what is in force.</summary>
+    public Schools With(PointOrder? order, SettingOrder? setting, JudgingSchool? judging, SettingManner? manner, MeasuringMeans? measuring) => this with
+    {
+        Order = order ?? Order,
+        Setting = setting ?? Setting,
+        Judging = judging ?? Judging,
+        Manner = manner ?? Manner,
+        Measuring = measuring ?? Measuring,
+    };
 }

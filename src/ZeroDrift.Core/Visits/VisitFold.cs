@@ -134,7 +134,7 @@ internal sealed class VisitFold
         TurnedBy = e.TurnedBy;
         // The starter is too coarse for a mark; where nobody said how the position is found, it is by eye.
         if (IsByStarter && e.Method is null && Method.NeedsMark()) Method = Context.Type.ByEyeMethod();
-        Work(e.Order, e.Setting, e.Judging, e.Manner, e.Measuring);
+        Schools = Schools.With(e.Order, e.Setting, e.Judging, e.Manner, e.Measuring);
         foreach (var waiting in Context.WaitingOf(e.Continues)?.Points ?? [])
             if (PointOf(waiting.Point) is { } point) (point.FoundBefore, point.Planned) = (waiting.Found, waiting.Shim);
     }
@@ -143,7 +143,7 @@ internal sealed class VisitFold
     {
         Tray = e.Tray ?? Tray;
         Chosen = e.Point ?? Chosen;
-        Work(e.Order, e.Setting, e.Judging, e.Manner, e.Measuring);
+        Schools = Schools.With(e.Order, e.Setting, e.Judging, e.Manner, e.Measuring);
         // Another school takes the crank from where it stands.
         if (e.Method is { } method && method != Method) (Method, Begin) = (method, StandsAbout);
         if (e.TurnedBy is not { } turnedBy) return;
@@ -153,15 +153,6 @@ internal sealed class VisitFold
         if (IsByStarter != before)
             foreach (var step in Context.Steps.Where(s => s.ByStarter is not null)) ticks.Remove(step.Key);
     }
-
-    private void Work(PointOrder? order, SettingOrder? setting, Judging.JudgingSchool? judging, SettingManner? manner, MeasuringMeans? measuring) => Schools = Schools with
-    {
-        Order = order ?? Schools.Order,
-        Setting = setting ?? Schools.Setting,
-        Judging = judging ?? Schools.Judging,
-        Manner = manner ?? Schools.Manner,
-        Measuring = measuring ?? Schools.Measuring,
-    };
 
     private void Prove(PositionProved e)
     {

@@ -51,7 +51,7 @@ const verdict = computed(() => {
 const keepText = computed(() => {
   const figure = nowText.value
   if (stage.value === 'beforeLock')
-    return props.point.shim ? `Keep ${figure}: the gap to work from` : `Keep ${figure}, not locked yet`
+    return `Keep${figure ? ` ${figure}` : ''}${props.point.shim ? ': the gap to work from' : ', not locked yet'}`
   return `${figure ? `Keep ${figure}` : 'Keep'} as ${stage.value === 'asFound' ? 'found' : 'left'}`
 })
 const asks: Record<Point['ask'], string> = {

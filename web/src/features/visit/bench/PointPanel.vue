@@ -48,6 +48,12 @@ const figures = useFigures(() => props.sheet.trayUnit as Unit)
 const anew = ref(false)
 /** It is being set: its found figure is known, or none is owed. */
 const setting = computed(() => (props.point.setting || props.resetting) && !(anew.value && !!props.point.foundBefore))
+/** Something was set already and is not right yet. */
+const underWay = computed(
+  () => setting.value && !!(props.point.attempts.length || props.point.beforeLock || props.point.leftDraft),
+)
+/** Measured as left; only a look at what was fitted is owed. */
+const looksOnly = computed(() => !props.point.done && !props.point.stage && !props.resetting && !props.point.byAmount)
 /** What is measured at it now. */
 const stage = computed<Stage>(() =>
   anew.value && props.point.foundBefore
@@ -130,11 +136,13 @@ function takeBack(entry: string) {
       <span class="caps pt-2">{{
         finished
           ? 'done'
-          : point.byAmount
-            ? 'by the book’s amount'
-            : setting
-              ? 'set, then measure again'
-              : 'measure as found'
+          : looksOnly
+            ? 'one look is left'
+            : point.byAmount
+              ? 'by the book’s amount'
+              : setting
+                ? 'set, then measure again'
+                : 'measure as found'
       }}</span>
     </div>
     <p class="small mb-2">
@@ -189,14 +197,15 @@ function takeBack(entry: string) {
       :label="spoken(point)"
     />
 
-    <div v-if="point.found && point.minMm != null" class="found" :class="`is-${point.found.state}`">
+    <!-- Once something was set the trail below says how it was found. -->
+    <div v-if="point.found && point.minMm != null && !underWay" class="found" :class="`is-${point.found.state}`">
       <p class="verdict">
         <VerdictMark :state="point.found.state" :size="26" />
         Found {{ point.found.state ? `${verdictWords[point.found.state]}: ` : ''
         }}{{ point.found.with === 'dial' ? `${point.found.written} ${point.found.unit} on the dial, ` : ''
         }}{{ readingText(point.found, figures.figure)
-        }}{{ point.found.state === 'tight' ? ` of ${figures.withUnit(point.minMm)}` : ''
-        }}{{ point.found.state === 'loose' ? ` of ${figures.withUnit(point.maxMm)}` : '' }}.
+        }}{{ point.found.state === 'tight' ? ` where ${figures.withUnit(point.minMm)} is the least` : ''
+        }}{{ point.found.state === 'loose' ? ` where ${figures.withUnit(point.maxMm)} is the most` : '' }}.
         <span v-if="point.found.estimateMm != null" class="small soft">{{
           figures.other(point.found.estimateMm)
         }}</span>
@@ -241,6 +250,7 @@ function takeBack(entry: string) {
       v-if="
         point.minMm != null &&
         !finished &&
+        !looksOnly &&
         (setting || point.attempts.length) &&
         (point.found || point.attempts.length || point.beforeLock)
       "
@@ -265,7 +275,7 @@ function takeBack(entry: string) {
       @say="(...entries) => emit('say', ...entries)"
     />
     <PointDone
-      v-if="finished"
+      v-if="finished || looksOnly"
       :point="point"
       :closed="closed"
       :figures="figures"

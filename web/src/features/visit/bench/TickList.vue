@@ -11,9 +11,11 @@ import type { SheetStep, Visit } from './useVisit'
 const props = defineProps<{ view: Visit; items: SheetStep[]; locked?: boolean }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 const { typed } = useTyped<Record<string, string>>(`said:${props.view.visitId}:${props.items[0]?.list}`, {})
-/** What the signature waits for stands first; what is only offered stands folded below. */
-const asked = computed(() => props.items.filter((s) => s.asked || s.ticked))
-const offered = computed(() => props.items.filter((s) => !s.asked && !s.ticked))
+/** What the signature waits for stands first; what is only offered stands folded below it. The kit list is for the road and waits for nothing. */
+const stands = (s: SheetStep) => s.asked || s.ticked || s.list === 'kit'
+const groups = computed(() =>
+  [props.items.filter(stands), props.items.filter((s) => !stands(s))].filter((group, i) => i === 0 || group.length),
+)
 const isCount = (text: string) => /^\d{1,4}$/.test(text.trim())
 const absent = (step: string) => `not here ${step}`
 function tick(item: SheetStep, on: boolean, said?: string) {
@@ -39,8 +41,8 @@ function notHere(item: SheetStep) {
 
 <template>
   <div role="group">
-    <component :is="group ? 'details' : 'div'" v-for="(lines, group) in [asked, offered]" :key="group">
-      <summary v-if="group && lines.length" class="offered">If it applies: {{ lines.length }} more</summary>
+    <component :is="group ? 'details' : 'div'" v-for="(lines, group) in groups" :key="group">
+      <summary v-if="group" class="offered">If it applies: {{ lines.length }} more</summary>
       <div v-for="item in lines" :key="item.step" class="line">
         <div class="row-of-one">
           <button
