@@ -86,6 +86,9 @@ public sealed class NewcomerTests : IDisposable
         TabThrough(Keys.Space, () => screen.Text.Contains("Is it cold?", StringComparison.Ordinal));
         Focus("the temperature", "input");
         Send("14", Keys.Enter);
+        screen.See("Open up");
+        Focus("the heading", "h1");
+        TabThrough(Keys.Space, () => screen.Text.Contains("is on compression: measure", StringComparison.Ordinal));
 
         for (var stop = 0; stop < 2; stop++)
         {

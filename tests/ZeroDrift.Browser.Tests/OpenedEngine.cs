@@ -31,8 +31,8 @@ internal sealed class OpenedEngine(Screen screen, TwinFleet fleet)
         await fleet.PostAsync("/api/engines", new { id = EngineId, name = "Pump", machine, site = "Depot", engineTypeId = typeId, dutyHoursPerDay = 5 });
     }
 
-    /// <summary>Opened by Tove for a job, made safe, cold.</summary>
-    public void Open(string job = "overhead", string hours = "120")
+    /// <summary>Opened by Tove for a job, made safe, cold, its covers off.</summary>
+    public void Open(string job = "overhead", string hours = "120", bool opensUp = true)
     {
         screen.Open($"/engines/{EngineId}/open?job={job}");
         screen.Fill("Hour meter shows now", hours);
@@ -41,7 +41,7 @@ internal sealed class OpenedEngine(Screen screen, TwinFleet fleet)
         screen.TickAll("Make it safe");
         screen.Fill("Engine temperature", "14");
         screen.Press("It is cold: go on");
-        screen.TickAll("Open up");
+        if (opensUp) screen.TickAll("Open up");
     }
 
     /// <summary>Everything ticked at the end, and the name under it.</summary>

@@ -149,7 +149,7 @@ public sealed class ShimJobByHandTests : IDisposable
         screen.Choose("Who does the work", who);
         if (date is not null)
         {
-            screen.Press("Another day, method or instrument, or a bench…");
+            screen.Press("Another day, method or instrument…");
             screen.Fill("Day, if not today", date);
         }
         screen.Press("Open the engine");

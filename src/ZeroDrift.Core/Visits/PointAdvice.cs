@@ -18,6 +18,9 @@ internal static class PointAdvice
         // Decided at the bench for the whole engine; a figure found anew speaks for itself.
         if (point is { Planned: { } planned, Fitted: null, Found: null } && point.Measured.Count == 0)
             return new Advice(AdviceAction.FitShim, planned.Sentence(fold.Unit)) { Shim = new ShimRange(planned.NewMm, planned.NewMm, planned.NewMm, planned.NewMm, planned.NewMm, planned.NewMm, []) };
+        // Built, and nothing measured yet: it is set to the figure first. A shim is chosen from a gap.
+        if (fold.Opened!.Job == JobKind.Build && point.Measured.Count == 0 && demand is Demand.Gap build && point.Point.Adjuster is not Adjuster.Shim)
+            return new Advice(AdviceAction.MeasureOn, $"Set it to {SaidLength.Gap(build.AimMm, fold.Unit)}.");
         var facts = new AdviceFacts
         {
             FittedShimMm = point.ShimNowMm,

@@ -49,7 +49,8 @@ internal sealed class BenchView
             [.. view.Points.Select(p => p.Engine.Point(p.Work, p.Id, request.KeepLoose == true))],
             [.. view.drawers.SelectMany(d => d.Held).Select(h => new LooseShims(h.SizeMm, h.Count))],
             view.BuyMm,
-            [.. (request.Pins ?? []).Select((p, i) => new ShimPin(Contract.Input.Given.Text(p?.Point, $"pins[{i}].point", "the point"), Contract.Input.Given.Number(p!.ShimMm, $"pins[{i}].shimMm", "the thickness it gets, in mm")))]);
+            [.. (request.Pins ?? []).Select((p, i) => new ShimPin(Contract.Input.Given.Text(p?.Point, $"pins[{i}].point", "the point"), Contract.Input.Given.Number(p!.ShimMm, $"pins[{i}].shimMm", "the thickness it gets, in mm")))],
+            view.engines[0].Visit.Unit);
         return view;
     }
 

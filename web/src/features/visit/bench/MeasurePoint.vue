@@ -210,7 +210,7 @@ useKeys(keys, (event) => {
         >{{ keepText }}</BButton
       >
       <BButton class="btn-plain" :disabled="!draft" @click="m.takeBack()">Take back</BButton>
-      <template v-if="setting && !draft && !resetting">
+      <template v-if="setting && !draft && !resetting && (point.found || point.foundBefore)">
         <BButton v-if="!leaving" class="btn-plain" @click="leaving = true">Leave as found…</BButton>
         <template v-else>
           <BButton class="btn-plain" :disabled="!why.trim()" @click="m.leaveSo">Leave as found</BButton>

@@ -12,7 +12,7 @@ const props = defineProps<{ view: Visit; items: SheetStep[]; locked?: boolean }>
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 const { typed } = useTyped<Record<string, string>>(`said:${props.view.visitId}:${props.items[0]?.list}`, {})
 /** What the signature waits for stands first; what is only offered stands folded below it. The kit list is for the road and waits for nothing. */
-const stands = (s: SheetStep) => s.asked || s.ticked || s.list === 'kit'
+const stands = (s: SheetStep) => s.asked || s.due || s.ticked || s.list === 'kit'
 const groups = computed(() =>
   [props.items.filter(stands), props.items.filter((s) => !stands(s))].filter((group, i) => i === 0 || group.length),
 )
