@@ -60,7 +60,10 @@ public sealed class ValvetrainsByHandTests : IDisposable
             screen.See("Locknut still loose");
             screen.See("valve locknut 45 Nm");
             screen.Press("Locked already");
-            Drags("0.60");
+            screen.Blade("0.60");
+            // Set: its bridge is looked at once more, and nothing else is asked.
+            screen.See("ONE LOOK IS LEFT");
+            screen.Press("Bridge of 1E seen seated");
         }
         engine.Sign();
 
@@ -136,7 +139,9 @@ public sealed class ValvetrainsByHandTests : IDisposable
         screen.Fill("Signs of earlier work?", "fresh sealant on the left");
         screen.Press("Seen");
         screen.See("Chain adjusted, all valves closed.");
-        screen.Press("It stands there");
+        // Its mark comes up on both laps: which one it is, is asked.
+        screen.See("At TDC: Both rockers of 1 must be loose");
+        screen.Press("it stands there");
         screen.Driver.FindElement(By.CssSelector("[role=checkbox]")).Click();
         foreach (var cylinder in (int[])[2, 1])
         {

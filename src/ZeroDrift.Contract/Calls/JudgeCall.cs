@@ -46,7 +46,8 @@ public static class JudgeCall
                 Window.Of(
                     Given.Number(demand.MinMm, "minMm", "the window's lower limit in mm, or a figureMm, or a goMm and noGoMm"),
                     Given.Number(demand.MaxMm, "maxMm", "the window's upper limit in mm")),
-                Clearance.OfMm(demand.SetMm, "setMm", "The figure to set")) with { Unit = spoken };
+                Clearance.OfMm(demand.SetMm, "setMm", "The figure to set")) with
+            { Unit = spoken };
         }
         catch (BadInputException bad)
         {

@@ -1,8 +1,6 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;

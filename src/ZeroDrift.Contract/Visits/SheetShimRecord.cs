@@ -1,10 +1,5 @@
-using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Measuring;
-using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;
-using ZeroDrift.Core.Visits.Sheet;
 
 namespace ZeroDrift.Contract.Visits;
 

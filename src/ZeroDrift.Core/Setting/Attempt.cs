@@ -1,4 +1,3 @@
-using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 
 namespace ZeroDrift.Core.Setting;

@@ -34,7 +34,8 @@ internal static class ShimAdvice
         var surely = range.SurelyFromMm is not null && choice >= range.SurelyFromMm - 1e-9 && choice <= range.SurelyToMm + 1e-9;
         return new Advice(AdviceAction.FitShim, surely
             ? $"Fit {SaidLength.Shim(choice, facts.Unit)} in place of {SaidLength.Shim(fitted, facts.Unit)}, then measure again."
-            : $"{SaidLength.Shim(choice, facts.Unit)} may do in place of {SaidLength.Shim(fitted, facts.Unit)}: fit it and measure, or measure finer first.") { Shim = range };
+            : $"{SaidLength.Shim(choice, facts.Unit)} may do in place of {SaidLength.Shim(fitted, facts.Unit)}: fit it and measure, or measure finer first.")
+        { Shim = range };
 
         bool IsInAlready(double mm) => Math.Abs(mm - fitted) <= GapWithShims.SameShimMm;
     }

@@ -48,7 +48,7 @@ internal static class Owed
         if (said == PointOutcome.Awaiting) return false;
         if (fold.Opened.Continues is not null) return true;
         // Whatever it was found as: it was moved since.
-        if (point.IsTurned) return true;
+        if (point.IsTurned || point.Fitted is not null) return true;
         return GapOf(fold, point) is { } gap && point.Found is { } found && found.Judge(gap)?.State != VerdictState.InWindow;
     }
 

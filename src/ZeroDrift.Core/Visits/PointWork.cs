@@ -127,10 +127,16 @@ public sealed class PointWork
 
     internal void Add(ShimRead shim) => shims.Add(shim);
 
-    internal void Say(OutcomeSaid said, int at)
+    internal void Say(OutcomeSaid said, int at, bool closesLeft)
     {
         Said = said;
         if (said.Outcome != PointOutcome.ShimFitted) return;
+        // What it was left at with the shim before is an attempt: the one that went in now is still to be measured.
+        if (closesLeft && readings.Exists(r => r is { Closed: null, Stage: ReadingStage.AsLeft }))
+        {
+            turnings++;
+            foreach (var reading in readings.Where(r => r is { Closed: null, Stage: ReadingStage.AsLeft })) reading.Closed = turnings;
+        }
         // What was read of the shim before is another shim's.
         Fitted = said;
         ChangedAt = at;

@@ -1,5 +1,4 @@
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Core.Visits;

@@ -199,6 +199,9 @@ public sealed record VisitContext
     /// <summary>From these on a figure measured cold is not judged by a hot one.</summary>
     public const int ColdIsNotHot = 1;
 
+    /// <summary>From these on another shim makes an attempt of what was left with the one before.</summary>
+    public const int ShimClosesLeft = 1;
+
     /// <summary>The rules that a new context holds to.</summary>
     public const int NewestRules = 1;
 

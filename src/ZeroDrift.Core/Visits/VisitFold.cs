@@ -113,7 +113,7 @@ internal sealed class VisitFold
             case StartStateSeen e when PointOf(e.Point) is { } point: point.Start = e; break;
             case Kept e: Keep(e); break;
             case Dropped e when readings.Remove(e.Reading, out var dropped): points[dropped.Point].Drop(dropped); break;
-            case OutcomeSaid e when PointOf(e.Point) is { } point: point.Say(e, applied); break;
+            case OutcomeSaid e when PointOf(e.Point) is { } point: point.Say(e, applied, Context.Rules >= VisitContext.ShimClosesLeft); break;
             case Turned e when PointOf(e.Point) is { } point: point.Turn(e, applied); break;
             case PartChanged e: Parts.Add(e); break;
             case Answered e: answers[e.Question] = e; break;

@@ -1,7 +1,6 @@
 using CsCheck;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Setting;
 

@@ -1,7 +1,6 @@
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
-using ZeroDrift.Core.Visits.Sheet;
 
 namespace ZeroDrift.Core.Tests.Visits;
 

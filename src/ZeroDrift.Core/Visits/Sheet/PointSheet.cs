@@ -1,7 +1,6 @@
 using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Setting;
 
 namespace ZeroDrift.Core.Visits.Sheet;

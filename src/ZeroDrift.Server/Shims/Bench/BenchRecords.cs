@@ -1,6 +1,5 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Shims;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Planning.Shims;
 using ZeroDrift.Planning.Shims.Bench;

@@ -1,5 +1,5 @@
-using ZeroDrift.Contract.Calls;
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Shims;
 using ZeroDrift.Core.Visits;

@@ -251,6 +251,7 @@ function takeBack(entry: string) {
         point.minMm != null &&
         !finished &&
         !looksOnly &&
+        !changesShim &&
         (setting || point.attempts.length) &&
         (point.found || point.attempts.length || point.beforeLock)
       "

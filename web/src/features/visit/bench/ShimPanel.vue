@@ -33,8 +33,8 @@ const { here, decided, holding, take, put } = useLooseShims(
 const busy = ref(false)
 // In the unit of the job.
 const figures = useFigures(() => (props.view.sheet?.trayUnit ?? 'mm') as Unit)
-const sized = (mm: number) =>
-  figures.unit === 'thou' ? `${thickness(mm, 'thou')} thou (${size(mm)} mm)` : `${size(mm)} mm`
+const thouJob = computed(() => figures.unit === 'thou')
+const sized = (mm: number) => (thouJob.value ? `${thickness(mm, 'thou')} thou (${size(mm)} mm)` : size(mm))
 const offers = computed(() => {
   const mm = shim.value.nowMm ?? 0
   if (thinner.value)
@@ -151,7 +151,7 @@ function say() {
     >
       <p class="verdict mt-2">{{ point.advice?.sentence }}</p>
       <p v-if="range && range.surelyFrom != null && range.surelyTo! > range.surelyFrom + 1e-6" class="small soft mb-1">
-        {{ sized(range.surelyFrom) }} to {{ sized(range.surelyTo!) }}
+        {{ sized(range.surelyFrom) }} to {{ sized(range.surelyTo!) }}{{ thouJob ? '' : ' mm' }}
         <template v-if="range.mayTo - range.surelyTo! > 1e-6"
           >surely do; {{ sized(range.mayFrom) }} to {{ sized(range.mayTo) }} may.</template
         ><template v-else>would do.</template>
