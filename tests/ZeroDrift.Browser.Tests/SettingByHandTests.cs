@@ -43,6 +43,9 @@ public sealed class SettingByHandTests : IDisposable
             screen.SeeNo("Close it");
             Tap("Turned and locked");
             screen.See("LOCKED AGAIN");
+            // Done is not told again.
+            screen.See("measure it before it is turned again");
+            screen.SeeNo("Open it");
             Blade("0.30");
         });
         screen.Press("is on compression: measure");

@@ -67,6 +67,8 @@ public sealed class AttemptContractTests : IDisposable
         Assert.Equal(JsonValueKind.Null, point.GetProperty("left").ValueKind);
         var sheet = await twin.SheetAsync("1I");
         Assert.Equal(("beforeLock", "This nut closed it by 0.08 mm."), (sheet.GetProperty("stage").GetString(), sheet.GetProperty("nutSaid").GetString()));
+        // Done is not told again: it is measured first.
+        Assert.StartsWith("Turned.", sheet.GetProperty("turned").GetString(), StringComparison.Ordinal);
         Assert.Contains("anticlockwise", sheet.GetProperty("advice").GetProperty("sentence").GetString(), StringComparison.Ordinal);
     }
 

@@ -38,6 +38,9 @@ public sealed record SheetPointRecord
     /// <summary>It can be said that the adjuster was turned.</summary>
     public bool MayTurn { get; init; }
 
+    /// <summary>It was turned and not measured since, in a sentence: what was advised before is done, and told no more.</summary>
+    public string? Turned { get; init; }
+
     /// <summary>What it was turned away from, in the order begun: a failed lock is never lost.</summary>
     public required IReadOnlyList<SheetReadingRecord> Attempts { get; init; }
     public SettingGuideRecord? Guide { get; init; }

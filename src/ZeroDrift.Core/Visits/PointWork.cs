@@ -26,6 +26,9 @@ public sealed class PointWork
     /// <summary>The adjuster was moved and nothing has been said or left since.</summary>
     public bool IsTurned => turnings > 0;
 
+    /// <summary>Moved, and nothing measured since: how it stands is not known, and no turn is told again.</summary>
+    public bool IsTurnedUnmeasured => IsTurned && !readings.Exists(r => r is { Closed: null, Stage: ReadingStage.BeforeLock or ReadingStage.AsLeft });
+
     /// <summary>How the nut was left when it was last moved; null where nobody said.</summary>
     public NutState? Nut { get; private set; }
 

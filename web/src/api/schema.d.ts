@@ -6519,6 +6519,8 @@ export interface components {
             ask: components["schemas"]["MeasuringAsk"];
             /** @description It can be said that the adjuster was turned. */
             mayTurn?: boolean;
+            /** @description It was turned and not measured since, in a sentence: what was advised before is done, and told no more. */
+            turned?: null | string;
             /** @description What it was turned away from, in the order begun: a failed lock is never lost. */
             attempts: components["schemas"]["SheetReadingRecord"][];
             guide?: null | components["schemas"]["SettingGuideRecord"];

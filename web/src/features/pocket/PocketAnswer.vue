@@ -49,7 +49,7 @@ async function copy() {
   list-style: none;
   padding: 0;
   margin: 0 0 0.6rem;
-  max-height: 300px;
+  max-height: 70vh;
   overflow-y: auto;
 }
 .said li {

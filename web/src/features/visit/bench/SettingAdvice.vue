@@ -21,7 +21,8 @@ const whileLocking = computed(() =>
 
 <template>
   <div class="advice">
-    <p v-if="point.dial ?? advice" class="verdict">{{ point.dial?.sentence ?? advice?.sentence }}</p>
+    <p v-if="point.turned" class="verdict">{{ point.turned }}</p>
+    <p v-else-if="point.dial ?? advice" class="verdict">{{ point.dial?.sentence ?? advice?.sentence }}</p>
     <p v-for="line in point.dial ? [] : (guide?.lines ?? [])" :key="line" class="mb-1">{{ line }}</p>
     <p v-if="point.nutSaid" class="small soft mb-1">{{ point.nutSaid }}</p>
     <p v-if="point.setIsOurs" class="small soft mb-1">
