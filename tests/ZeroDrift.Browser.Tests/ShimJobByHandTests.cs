@@ -71,7 +71,7 @@ public sealed class ShimJobByHandTests : IDisposable
 
         // Today: another mechanic goes on with what waited, from what the first visit decided.
         screen.Press("Open it again");
-        screen.See("Go on with what has waited since");
+        screen.See("Go on with 1I, 1E, waiting since");
         Open("130", "Olav");
         screen.Press("is on compression: measure");
         Heads("1 intake");
