@@ -1,4 +1,3 @@
-using System.IO.Compression;
 using System.Text.Json;
 
 namespace ZeroDrift.Server.Tests;
@@ -12,9 +11,9 @@ public sealed class SecondVersionTests : IDisposable
     [Fact]
     public async Task Every_visit_of_the_version_before_folds_to_the_same_figures_verdicts_and_outcomes()
     {
-        Unpack("zerodrift.db.gz", Path.Combine(folder.Path, "zerodrift.db"));
+        ReferenceFile.Unpack("v2", "zerodrift.db.gz", Path.Combine(folder.Path, "zerodrift.db"));
         using var server = new ServerWithFile(false, folder.Path);
-        using var before = JsonDocument.Parse(Read("visits.json.gz"));
+        using var before = JsonDocument.Parse(ReferenceFile.Read("v2", "visits.json.gz"));
         var wrong = new List<string>();
         var points = 0;
         foreach (var visit in before.RootElement.EnumerateObject())
@@ -38,7 +37,7 @@ public sealed class SecondVersionTests : IDisposable
     [Fact]
     public async Task A_visit_that_was_open_then_goes_on_by_its_own_rules_to_its_end()
     {
-        Unpack("zerodrift.db.gz", Path.Combine(folder.Path, "zerodrift.db"));
+        ReferenceFile.Unpack("v2", "zerodrift.db.gz", Path.Combine(folder.Path, "zerodrift.db"));
         using var server = new ServerWithFile(false, folder.Path);
         var open = (await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray().First(e => e.GetProperty("openOverheadId").ValueKind == JsonValueKind.String).GetProperty("openOverheadId").GetGuid();
         var view = await server.GetAsync($"/api/visits/{open}");
@@ -52,27 +51,4 @@ public sealed class SecondVersionTests : IDisposable
     }
 
     public void Dispose() => folder.Dispose();
-
-    private static void Unpack(string name, string to)
-    {
-        using var packed = new GZipStream(File.OpenRead(Path.Combine(Reference, name)), CompressionMode.Decompress);
-        using var file = File.Create(to);
-        packed.CopyTo(file);
-    }
-
-    private static string Read(string name)
-    {
-        using var packed = new StreamReader(new GZipStream(File.OpenRead(Path.Combine(Reference, name)), CompressionMode.Decompress));
-        return packed.ReadToEnd();
-    }
-
-    private static string Reference
-    {
-        get
-        {
-            var root = AppContext.BaseDirectory;
-            while (!File.Exists(Path.Combine(root, "ZeroDrift.slnx"))) root = Path.GetDirectoryName(root)!;
-            return Path.Combine(root, "tests/reference/v2");
-        }
-    }
 }

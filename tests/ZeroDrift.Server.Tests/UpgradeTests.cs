@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.IO.Compression;
 using System.Text.Json;
 using CsvHelper;
 using CsvHelper.Configuration;
@@ -15,7 +14,7 @@ public sealed class UpgradeTests : IDisposable
     public async Task Every_figure_that_the_first_version_exported_is_there_with_who_measured_it()
     {
         using var server = Upgraded();
-        var (before, after) = (Figures(await File.ReadAllTextAsync(Path.Combine(Reference, "export.csv"))), Figures(await server.Client.GetStringAsync("/api/logbook/export")));
+        var (before, after) = (Figures(await File.ReadAllTextAsync(Path.Combine(ReferenceFile.Folder("v1"), "export.csv"))), Figures(await server.Client.GetStringAsync("/api/logbook/export")));
 
         // What drags is the figure now; the first version wrote the blades on either side of it.
         var wrong = before.Where(f => !after.TryGetValue(f.Key, out var now) || (now != f.Value && !f.Value.Contains('-', StringComparison.Ordinal))).Select(f => $"{f.Key}: {f.Value} -> {after.GetValueOrDefault(f.Key)}").ToList();
@@ -65,22 +64,7 @@ public sealed class UpgradeTests : IDisposable
 
     public void Dispose() => folder.Dispose();
 
-    internal static void Unpack(string to)
-    {
-        using var packed = new GZipStream(File.OpenRead(Path.Combine(Reference, "zerodrift.db.gz")), CompressionMode.Decompress);
-        using var file = File.Create(to);
-        packed.CopyTo(file);
-    }
-
-    private static string Reference
-    {
-        get
-        {
-            var root = AppContext.BaseDirectory;
-            while (!File.Exists(Path.Combine(root, "ZeroDrift.slnx"))) root = Path.GetDirectoryName(root)!;
-            return Path.Combine(root, "tests/reference/v1");
-        }
-    }
+    internal static void Unpack(string to) => ReferenceFile.Unpack("v1", "zerodrift.db.gz", to);
 
     private ServerWithFile Upgraded()
     {

@@ -14,19 +14,9 @@ public sealed class WholeVisitTests
     private static readonly AdjusterKind[] Turned = [AdjusterKind.ScrewAtValve, AdjusterKind.ScrewAtPushrod, AdjusterKind.BridgeScrew, AdjusterKind.FollowerScrew, AdjusterKind.EccentricShaft];
     private static readonly AdjusterKind[] Shims = [AdjusterKind.ShimOnTop, AdjusterKind.ShimUnderBucket, AdjusterKind.Puck];
 
-    public static TheoryData<AdjusterKind, SettingManner, VisitPlace> TurnedAnywhere => new MatrixTheory<SettingManner>(Turned).Data;
+    public static TheoryData<AdjusterKind, SettingManner, VisitPlace> TurnedAnywhere => Anywhere(Turned, Enum.GetValues<SettingManner>());
 
-    public static TheoryData<AdjusterKind, JobKind, VisitPlace> ShimsAnywhere
-    {
-        get
-        {
-            var data = new TheoryData<AdjusterKind, JobKind, VisitPlace>();
-            foreach (var kind in Shims)
-                foreach (var job in (JobKind[])[JobKind.Overhead, JobKind.Build])
-                    foreach (var place in Enum.GetValues<VisitPlace>()) data.Add(kind, job, place);
-            return data;
-        }
-    }
+    public static TheoryData<AdjusterKind, JobKind, VisitPlace> ShimsAnywhere => Anywhere(Shims, [JobKind.Overhead, JobKind.Build]);
 
     [Theory]
     [MemberData(nameof(TurnedAnywhere))]
@@ -133,6 +123,15 @@ public sealed class WholeVisitTests
         Assert.Equal(starts, visit.Visit.StartsClock);
     }
 
+    private static TheoryData<AdjusterKind, T, VisitPlace> Anywhere<T>(AdjusterKind[] kinds, T[] ways)
+    {
+        var data = new TheoryData<AdjusterKind, T, VisitPlace>();
+        foreach (var kind in kinds)
+            foreach (var way in ways)
+                foreach (var place in Enum.GetValues<VisitPlace>()) data.Add(kind, way, place);
+        return data;
+    }
+
     private static string Found(string point, string intake, string exhaust) => point.StartsWith('1') ? point.EndsWith('I') ? intake : exhaust : Figure(point);
 
     private static string Figure(string point) => point.EndsWith('I') ? "0.20" : "0.40";
@@ -173,17 +172,5 @@ public sealed class WholeVisitTests
         Assert.Empty(visit.Visit.Refusals);
         Assert.All(visit.Visit.Ticked, key => Assert.True(visit.Visit.Asks(visit.Visit.Context.StepOf(key)!), $"'{key}' was ticked and never asked"));
         Assert.Null(visit.Sign().Refusal);
-    }
-
-    private sealed class MatrixTheory<T> where T : struct, Enum
-    {
-        public MatrixTheory(IEnumerable<AdjusterKind> kinds)
-        {
-            foreach (var kind in kinds)
-                foreach (var one in Enum.GetValues<T>())
-                    foreach (var place in Enum.GetValues<VisitPlace>()) Data.Add(kind, one, place);
-        }
-
-        public TheoryData<AdjusterKind, T, VisitPlace> Data { get; } = [];
     }
 }

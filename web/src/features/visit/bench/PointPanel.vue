@@ -18,6 +18,7 @@ import PointDone from './PointDone.vue'
 import PointSteps from './PointSteps.vue'
 import SettingTrail from './SettingTrail.vue'
 import ShimPanel from './ShimPanel.vue'
+import { stageAt } from './useMeasuring'
 import type { Draft, Point, Sheet, Stage, Trouble, Visit } from './useVisit'
 
 /** One lash point in large type: its window, what was found, and what to do now. */
@@ -47,21 +48,16 @@ const figures = useFigures(() => props.sheet.trayUnit as Unit)
 /** What an earlier visit found is measured anew before anything is changed. */
 const anew = ref(false)
 /** It is being set: its found figure is known, or none is owed. */
-const setting = computed(() => (props.point.setting || props.resetting) && !(anew.value && !!props.point.foundBefore))
+const setting = computed(() => (props.point.setting || props.resetting) && !foundAnew.value)
 /** Something was set already and is not right yet. */
 const underWay = computed(
   () => setting.value && !!(props.point.attempts.length || props.point.beforeLock || props.point.leftDraft),
 )
 /** Measured as left; only a look at what was fitted is owed. */
 const looksOnly = computed(() => !props.point.done && !props.point.stage && !props.resetting && !props.point.byAmount)
-/** What is measured at it now. */
-const stage = computed<Stage>(() =>
-  anew.value && props.point.foundBefore
-    ? 'asFound'
-    : props.resetting
-      ? props.point.stageIfSet
-      : (props.point.stage ?? props.point.stageIfSet),
-)
+/** Measured anew, though an earlier visit found it. */
+const foundAnew = computed(() => anew.value && !!props.point.foundBefore)
+const stage = computed(() => stageAt(props.point, props.resetting, foundAnew.value))
 const finished = computed(() => props.point.done && !props.resetting)
 const onServer = computed(() =>
   setting.value || props.point.left
@@ -301,7 +297,7 @@ function takeBack(entry: string) {
       :sheet="sheet"
       :point="point"
       :setting="setting"
-      :anew="anew && !!point.foundBefore"
+      :anew="foundAnew"
       :proved="proved"
       :resetting="resetting"
       :figures="figures"

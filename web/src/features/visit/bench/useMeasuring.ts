@@ -19,15 +19,17 @@ export interface Measuring {
   seen?: { points: string[]; said: string } | null
 }
 
+/** What is measured at a point now: the sheet's stage, unless it is found anew or set though it is done. */
+export const stageAt = (point: Point, resetting: boolean, anew = false): Stage =>
+  anew ? 'asFound' : resetting ? point.stageIfSet : (point.stage ?? point.stageIfSet)
+
 /** How long a clear verdict stands before it keeps itself, ms. */
 export const keepsItselfAfter = 2000
 
 /** One reading being made at a point: what was tried and typed, what the core makes of it, and when it may be kept. */
 export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => void) {
   const preferences = usePreferences()
-  const stage = computed<Stage>(() =>
-    props.anew ? 'asFound' : props.resetting ? props.point.stageIfSet : (props.point.stage ?? props.point.stageIfSet),
-  )
+  const stage = computed(() => stageAt(props.point, props.resetting, props.anew))
   const draft = computed(() => props.draftOf(props.point, stage.value))
   const growing = computed(() =>
     stage.value === 'asFound'
