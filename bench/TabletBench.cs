@@ -7,7 +7,7 @@ using ZeroDrift.Tests;
 namespace ZeroDrift.Bench;
 
 /// <summary>
-/// The core in a tablet's browser, on the engine of the demo with the most points: its size on the wire, its start with nothing kept and with
+/// The core in a tablet's browser, on the engine of the demo with the most valves: its size on the wire, its start with nothing kept and with
 /// everything kept, and the time from a tap to the verdict on the screen, the tap written down on the disk between. Headless Chromium; needs
 /// ./run or ./test to have built the front end.
 /// </summary>
@@ -65,6 +65,7 @@ internal static class TabletBench
         browser.ExecuteScript("localStorage.setItem('zd-person', arguments[0]); localStorage.setItem('zd-keeps-itself', 'false')", visit.Person.ToString());
         browser.Navigate().GoToUrl(new Uri(server.Address, $"/visits/{visit.Id}"));
         for (var i = 0; i < 200 && !browser.FindElement(By.TagName("body")).Text.Contains("MEASURE AS FOUND", StringComparison.Ordinal); i++) Thread.Sleep(100);
+        if (browser.FindElements(By.CssSelector("[aria-label='Blades'] button")).Count == 0) throw new InvalidOperationException("No blades to tap: " + browser.FindElement(By.TagName("body")).Text);
         // From the tap on a blade, which says that it drags, to the drawing after the verdict says something else.
         const string tap = """
             const done = arguments[0];
@@ -87,7 +88,7 @@ internal static class TabletBench
         return (verdicts, [.. Timed(browser, "core fold").Skip(4)], points);
     }
 
-    /// <summary>A visit of the engine with the most points, at its first stop.</summary>
+    /// <summary>A visit of the engine with the most valves and nothing else to set, at its first stop.</summary>
     private static async Task<((Guid Id, Guid Person) Visit, int Points)> OpenAsync(BuiltServer server)
     {
         using var http = server.Client;
@@ -95,7 +96,8 @@ internal static class TabletBench
         var contexts = new List<JsonElement>();
         foreach (var row in (await Get("/api/due")).GetProperty("engines").EnumerateArray().Where(r => !r.TryGetProperty("openOverheadId", out var open) || open.ValueKind == JsonValueKind.Null))
             contexts.Add((await Get($"/api/engines/{row.GetProperty("engineId").GetString()}/take-along")).GetProperty("context"));
-        var context = contexts.MaxBy(c => c.GetProperty("points").GetArrayLength());
+        // Screws alone: an injector is set by an amount, shims are found by the lobe, and neither begins with a blade at a stop.
+        var context = contexts.Where(c => c.GetProperty("points").EnumerateArray().All(p => p.GetProperty("kind").GetString() is "intake" or "exhaust" && p.GetProperty("adjuster").GetProperty("kind").GetString() == "screw")).MaxBy(c => c.GetProperty("points").GetArrayLength());
         var (visit, by) = (Guid.CreateVersion7(), context.GetProperty("people")[0].GetProperty("id").GetGuid());
         object Entry(object fields)
         {
@@ -103,7 +105,7 @@ internal static class TabletBench
             (entry["id"], entry["at"], entry["by"], entry["device"]) = (Guid.CreateVersion7().ToString(), "2026-11-20T08:00:00Z", by.ToString(), "bench");
             return entry;
         }
-        List<object> entries = [Entry(new { kind = "opened", engineId = context.GetProperty("engine").GetProperty("id").GetGuid(), job = "overhead", date = DateTime.Today.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), shownHours = context.GetProperty("meter").GetProperty("shownHours").GetDouble() + 1, setting = "stopFirst", tray = new { unit = "mm", blades = new[] { "0.15", "0.20", "0.25", "0.30", "0.35", "0.40", "0.45", "0.50", "0.55", "0.60", "0.65" } } })];
+        List<object> entries = [Entry(new { kind = "opened", engineId = context.GetProperty("engine").GetProperty("id").GetGuid(), job = "overhead", date = DateTime.Today.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), shownHours = Hours(context) + 1, setting = "stopFirst", tray = new { unit = "mm", blades = new[] { "0.15", "0.20", "0.25", "0.30", "0.35", "0.40", "0.45", "0.50", "0.55", "0.60", "0.65" } } })];
         entries.AddRange(context.GetProperty("steps").EnumerateArray().Select(s => Entry(new { kind = "ticked", step = s.GetProperty("step").GetString(), on = true })));
         entries.Add(Entry(new { kind = "conditionStated", condition = "cold", engineTemperatureC = 12 }));
         async Task Send(List<object> said) => (await http.PostAsync($"/api/visits/{visit}/entries", new StringContent(JsonSerializer.Serialize(new { after = 0, entries = said }), System.Text.Encoding.UTF8, "application/json"))).EnsureSuccessStatusCode();
@@ -112,6 +114,8 @@ internal static class TabletBench
         await Send([Entry(new { kind = "positionProved", crankDeg = stop.GetProperty("crankDeg").GetDouble() })]);
         return ((visit, by), context.GetProperty("points").GetArrayLength());
     }
+
+    private static double Hours(JsonElement context) => context.GetProperty("meter").GetProperty("shownHours") is { ValueKind: JsonValueKind.Number } shown ? shown.GetDouble() : 0;
 
     private static double[] Timed(ChromeDriver browser, string name) =>
         [.. ((IEnumerable<object>)browser.ExecuteScript("return (self.timed ?? []).filter((t) => t.name === arguments[0]).map((t) => t.duration)", name)!).Select(ms => Convert.ToDouble(ms, CultureInfo.InvariantCulture))];

@@ -93,7 +93,7 @@ public sealed class ShimJobByHandTests : IDisposable
         var kit = (await fleet.GetAsync("/api/shim-drawers"))[0].GetProperty("held").EnumerateArray().Select(h => h.GetProperty("sizeMm").GetDouble()).ToList();
         Assert.Equal([2.60, 2.80], kit);
         // The record shows what came out and what went in, and the engine waits for nothing.
-        Assert.Equal(System.Text.Json.JsonValueKind.Null, (await fleet.GetAsync($"/api/engines/{engine.EngineId}")).GetProperty("awaiting").ValueKind);
+        Assert.Equal(0, (await fleet.GetAsync($"/api/engines/{engine.EngineId}")).GetProperty("waiting").GetArrayLength());
     }
 
     public void Dispose()

@@ -86,6 +86,8 @@ public sealed class AttemptContractTests : IDisposable
 
         var waits = (await server.GetAsync($"/api/engines/{twin.EngineId}")).GetProperty("waiting");
         Assert.Equal((spot, "1E", "spotCheck"), (waits[0].GetProperty("visitId").GetGuid(), waits[0].GetProperty("points")[0].GetString(), waits[0].GetProperty("job").GetString()));
+        await server.PostAsync("/api/jobs", new { engineId = twin.EngineId, title = "Oil leak" });
+        Assert.Equal("1E", (await JobAsync(twin)).GetProperty("waiting")[0].GetProperty("points")[0].GetString());
         twin.Anew();
         var opened = twin.Opened(1020, date: "2026-11-20");
         opened["continues"] = spot.ToString();
@@ -96,7 +98,10 @@ public sealed class AttemptContractTests : IDisposable
 
         var engine = await server.GetAsync($"/api/engines/{twin.EngineId}");
         Assert.Empty(engine.GetProperty("waiting").EnumerateArray());
+        Assert.Empty((await JobAsync(twin)).GetProperty("waiting").EnumerateArray());
     }
+
+    private async Task<JsonElement> JobAsync(TwinEngine twin) => (await server.GetAsync("/api/jobs")).EnumerateArray().First(j => j.GetProperty("engineId").GetGuid() == twin.EngineId && j.GetProperty("title").GetString() == "Oil leak");
 
     [Fact]
     public async Task A_place_is_chosen_at_the_opening_and_not_here_answers_with_a_reason()

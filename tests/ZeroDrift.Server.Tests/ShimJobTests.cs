@@ -226,7 +226,7 @@ public sealed class ShimJobTests : IDisposable
     private async Task<bool> ClockStartedAsync(ShimTwin twin)
     {
         var engine = await server.GetAsync($"/api/engines/{twin.Engine.EngineId}");
-        return engine.GetProperty("row").GetProperty("bookHoursLeft").ValueKind == JsonValueKind.Number && engine.GetProperty("awaiting").ValueKind == JsonValueKind.Null;
+        return engine.GetProperty("row").GetProperty("bookHoursLeft").ValueKind == JsonValueKind.Number && engine.GetProperty("waiting").GetArrayLength() == 0;
     }
 
     private static Task FitAsync(ShimTwin twin, string point, string old, string fitted) =>

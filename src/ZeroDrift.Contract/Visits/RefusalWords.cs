@@ -71,6 +71,7 @@ public static class RefusalWords
     private static string Doubt(Refusal refusal) => refusal switch
     {
         { Turns: { } turns } => $"was turned by {turns.ToString("0.##", CultureInfo.InvariantCulture)} turns, more than {Turned.MostUnasked:0} are never meant. Look at the figure again",
+        { Apart: { } apart } => $"dragged on {SaidLength.Figure(apart.ThinMm, apart.Unit)} and on {SaidLength.Gap(apart.ThickMm, apart.Unit)}, too far apart for one gap. Try both again and take one back",
         { Pull: { } pull } => $"would have {(pull.Mm > 0 ? "closed" : "opened")} by {SaidLength.Gap(Math.Abs(pull.Mm), pull.Unit)} as its nut was tightened, more than any nut pulls. Measure it again, or hold the screw and lock it once more",
         { Look: { } look } => $"reads {(look.ReadsTight ? "tighter" : "looser")} than expected, which was about {Figure(look.ExpectedMm, look.Unit, "0.00")} {WrittenFigure.Name(look.Unit)}. Look again{Blades(look)}",
         { Outside: { IsLeft: true } outside } => $"would be left outside what is asked, {Range(outside)}. Measure it again",

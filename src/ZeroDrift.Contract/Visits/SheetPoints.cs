@@ -53,7 +53,7 @@ internal sealed class SheetPoints(Visit visit, ContextRecord context)
             StageIfSet = sheet.StageIfSet,
             Ask = sheet.Ask,
             MayTurn = sheet.MayTurn,
-            Turned = work is { IsTurnedUnmeasured: true, Fitted: null } ? "Turned. How it stands now is not known: measure it before it is turned again." : null,
+            Turned = work is { IsTurnedUnmeasured: true, Fitted: null } ? SheetWords.TurnedUnmeasured : null,
             Found = Reading(sheet.Found),
             FoundBefore = work.Found is null ? FigureRecord.Of(work.FoundBefore) : null,
             Left = Reading(sheet.Left),

@@ -8,6 +8,9 @@ namespace ZeroDrift.Contract.Visits;
 /// <summary>The sentences of the sheet, worded once, in the unit of the job.</summary>
 internal static class SheetWords
 {
+    /// <summary>After a turn nothing is known of the gap until it is measured.</summary>
+    public const string TurnedUnmeasured = "Turned. How it stands now is not known: measure it before it is turned again.";
+
     /// <summary>What a gap did since it was last left.</summary>
     public static string? Said(this Movement? moved, LengthUnit unit)
     {

@@ -12,6 +12,9 @@ internal static class EntryRules
     /// <summary>No nut pulls a screw this far: a figure was misread, or the screw turned with it, mm (common practice, no source).</summary>
     private const double MostPullMm = 0.2;
 
+    /// <summary>Two blades that both drag differ by a step or two of a tray, not by more, mm (common practice, no source).</summary>
+    private const double MostBetweenDragsMm = 0.1;
+
     /// <summary>Why an entry cannot follow; null where it can. Undo, correction and admission look at the whole list and are judged by the visit.</summary>
     public static Refusal? Judge(VisitFold fold, Entry entry)
     {
@@ -161,11 +164,18 @@ internal static class EntryRules
     /// <summary>Why a figure is asked again before it is kept; null where it surprises nobody.</summary>
     public static Refusal? Doubt(VisitFold fold, ReadingWork reading)
     {
+        if (Apart(fold, reading) is { } apart) return new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Apart = apart };
         if (!IsDoubtful(fold, reading)) return null;
         var look = Look(fold, reading);
         if (PullOf(fold, reading) is { } pull && Math.Abs(pull) > MostPullMm) return new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Pull = new LockPull(pull, fold.Unit) };
         var outside = look is null && Asked(fold, reading) is { } gap ? new OutsideWindow(gap.Window, reading.Stage == ReadingStage.AsLeft, fold.Tray?.Unit ?? Lengths.LengthUnit.Millimetre) : null;
         return new Refusal(RefusalCode.FigureDoubtful) { Points = [reading.Point], Look = look, Outside = outside };
+    }
+
+    private static DragsApart? Apart(VisitFold fold, ReadingWork reading)
+    {
+        var drags = reading.Trials.Where(t => t.Feel == Feel.Drag).Select(t => t.StackMm).DefaultIfEmpty().ToList();
+        return drags.Max() - drags.Min() > MostBetweenDragsMm + 1e-9 ? new DragsApart(drags.Min(), drags.Max(), fold.Tray?.Unit ?? Lengths.LengthUnit.Millimetre) : null;
     }
 
     /// <summary>What the nut would have taken, were this the figure after locking; null where nothing was measured before.</summary>

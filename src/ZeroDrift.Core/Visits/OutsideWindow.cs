@@ -13,3 +13,9 @@ public sealed record OutsideWindow(Window Window, bool IsLeft, LengthUnit Unit);
 /// <param name="Mm">What it took, mm; below zero where it opened.</param>
 /// <param name="Unit">What the blades speak.</param>
 public sealed record LockPull(double Mm, LengthUnit Unit);
+
+/// <summary>Two blades that both dragged and are too far apart for one gap.</summary>
+/// <param name="ThinMm">The thinner, mm.</param>
+/// <param name="ThickMm">The thicker, mm.</param>
+/// <param name="Unit">What the blades speak.</param>
+public sealed record DragsApart(double ThinMm, double ThickMm, LengthUnit Unit);

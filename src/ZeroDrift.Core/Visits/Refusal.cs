@@ -83,6 +83,9 @@ public sealed record Refusal(string Code)
     /// <summary>A lock that took more than a nut does, where a figure is asked again for that.</summary>
     public LockPull? Pull { get; init; }
 
+    /// <summary>Blades that cannot both have dragged, where a figure is asked again for that.</summary>
+    public DragsApart? Apart { get; init; }
+
     /// <summary>Turns nobody means, where they are asked again.</summary>
     public double? Turns { get; init; }
 

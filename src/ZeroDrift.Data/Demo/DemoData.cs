@@ -29,7 +29,7 @@ public static class DemoData
         var engines = Engines(engineCount).ToList();
         var sites = engines.Select(e => e.Site).Distinct().ToDictionary(name => name, name => new SiteRow { Id = DemoIds.For("site/" + name), Name = name });
         data.Sites.AddRange(sites.Values);
-        var machines = engines.DistinctBy(e => e.MachineName).ToDictionary(e => e.MachineName, e => new MachineRow { Id = DemoIds.For("machine/" + e.MachineName), Name = e.MachineName, Kind = e.Machine, SiteId = sites[e.Site].Id, Site = sites[e.Site] });
+        var machines = engines.DistinctBy(e => e.MachineName).ToDictionary(e => e.MachineName, e => new MachineRow { Id = DemoIds.For("machine/" + e.MachineName), Name = e.MachineName, Kind = e.Machine, Properties = e.Has, SiteId = sites[e.Site].Id, Site = sites[e.Site] });
         data.Machines.AddRange(machines.Values);
         DemoWorks.Add(data, today, people, sites, machines);
         if (engineCount is null) DemoWorks.Drawers(data, sites, DateTime.UtcNow);

@@ -165,7 +165,7 @@ internal sealed class EngineHistory
         return days;
     }
 
-    private string Who(int day) => demo.Machine is MachineKind.Ferry or MachineKind.Generator
+    private string Who(int day) => demo.Machine is MachineKind.Ferry or MachineKind.Boat or MachineKind.Generator or MachineKind.Pump
         ? (day / 97 % 2 == 0 ? "Marit" : "Olav")
         : (day / 97 % 2 == 0 ? "Tove" : "Olav");
 

@@ -8,6 +8,9 @@ internal sealed record DemoEngine(string Name, string TypeCode, MachineKind Mach
     /// <summary>The machine it sits in; several engines may share one.</summary>
     public string MachineName { get; init; } = Name.Split(" · ")[0];
 
+    /// <summary>What its machine has that somebody can be hurt by, where it is not what its kind usually has.</summary>
+    public List<MachineProperty>? Has { get; init; }
+
     /// <summary>Of the invented maker's plate.</summary>
     public string SerialNumber => $"{TypeCode.Replace("-", "", StringComparison.Ordinal)}-{Name.Aggregate(7, (sum, c) => (sum * 31 + c) % 90_000) + 10_000}";
 
@@ -61,16 +64,16 @@ internal static class VarnholmFleet
     public static IReadOnlyList<DemoEngine> Odd { get; } =
     [
         new("Lorry 5", "IB6-13", MachineKind.Lorry, "Depot", 4.6, 1900) { LastVisitDaysAgo = 210 },
-        new("Works van", "ST4-16", MachineKind.Lorry, "Depot", 2.4, 800) { LastVisitDaysAgo = 320 },
+        new("Works van", "ST4-16", MachineKind.Van, "Depot", 2.4, 800) { LastVisitDaysAgo = 320 },
         new("Lorry 6", "SB4-20", MachineKind.Lorry, "Depot", 4.1, 2100)
         {
             LastVisitDaysAgo = 400,
             Waiting = new DemoWaiting(4, new Dictionary<string, double> { ["1E rear"] = -0.07, ["2I front"] = 0.06, ["2E rear"] = -0.06, ["3E front"] = -0.08, ["3I rear"] = 0.07, ["4E front"] = -0.11 }),
         },
-        new("Island quad", "PK1-05", MachineKind.Mower, "South Farm", 0.7, 90) { LastVisitDaysAgo = 190 },
+        new("Island quad", "PK1-05", MachineKind.Other, "South Farm", 0.7, 90) { Has = [MachineProperty.Battery, MachineProperty.Wheels], LastVisitDaysAgo = 190 },
         new("Hedge cutter", "ET2-05", MachineKind.Mower, "Depot", 0.9, 120) { Season = Verges, LastVisitDaysAgo = 150 },
-        new("Quay pump set", "HV4-06", MachineKind.Generator, "North Quay", 1.1, 400) { LastVisitDaysAgo = 240 },
-        new("Work boat", "UT3-09", MachineKind.Ferry, "North Quay", 3.4, 1500) { LastVisitDaysAgo = 160 },
+        new("Quay pump set", "HV4-06", MachineKind.Pump, "North Quay", 1.1, 400) { LastVisitDaysAgo = 240 },
+        new("Work boat", "UT3-09", MachineKind.Boat, "North Quay", 3.4, 1500) { LastVisitDaysAgo = 160 },
         new("Snow blower", "CR1-03", MachineKind.Mower, "Depot", 0.6, 60) { Season = Winter, LastVisitDaysAgo = 300 },
     ];
 

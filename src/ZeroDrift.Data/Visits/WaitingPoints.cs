@@ -14,8 +14,7 @@ public static class WaitingPoints
     /// <summary>The visits that left points waiting and what still does, the newest first; with what was decided for them since.</summary>
     public static async Task<IReadOnlyList<AwaitingRecord>> OfAsync(ZeroDriftContext data, Guid engineId)
     {
-        var candidates = await data.Visits.AsNoTracking().Where(v => v.EngineId == engineId && v.State == VisitState.Signed && (v.Waiting > 0 || (v.Waiting == VisitRow.WaitingUnknown && !v.StartsClock)))
-            .OrderByDescending(v => v.Date).ThenByDescending(v => v.Key).ToListAsync();
+        var candidates = await MayWait(data).Where(v => v.EngineId == engineId).OrderByDescending(v => v.Date).ThenByDescending(v => v.Key).ToListAsync();
         var waits = new List<AwaitingRecord>();
         foreach (var row in candidates)
         {
@@ -34,6 +33,12 @@ public static class WaitingPoints
         }
         return waits;
     }
+
+    /// <summary>The engines on which something may wait.</summary>
+    public static async Task<HashSet<Guid>> EnginesAsync(ZeroDriftContext data) => [.. await MayWait(data).Select(v => v.EngineId).Distinct().ToListAsync()];
+
+    private static IQueryable<VisitRow> MayWait(ZeroDriftContext data) =>
+        data.Visits.AsNoTracking().Where(v => v.State == VisitState.Signed && (v.Waiting > 0 || (v.Waiting == VisitRow.WaitingUnknown && !v.StartsClock)));
 
     /// <summary>The points that a visit leaves waiting.</summary>
     public static IEnumerable<PointView> Left(Visit visit) => visit.Points.Where(p => p.Outcome == PointOutcome.Awaiting && p is { Found: not null, Left: null });

@@ -50,9 +50,6 @@ public sealed record LedgerRow(Guid OverheadId, double? ShownHours, double? Tota
 
 public sealed record MeterReadingResponse(Guid Id, DateOnly Date, double ShownHours, double? NewMeterShows, string? Who, string? Remark, bool Withdrawn, Guid? ReplacesId, string? Why, Guid? VisitId);
 
-/// <summary>What waits since a visit, and in which kind of job it is gone on with.</summary>
-public sealed record AwaitingPoints(Guid VisitId, DateOnly Date, IReadOnlyList<string> Points, Core.Visits.JobKind Job);
-
 public sealed record EngineResponse
 {
     public required DueRow Row { get; init; }
@@ -67,11 +64,7 @@ public sealed record EngineResponse
     public string? Rating { get; init; }
     public string? Registration { get; init; }
 
-    /// <summary>The visit that another can go on with: its points wait for a part.</summary>
-    /// <summary>The newest visit that left points waiting.</summary>
-    public AwaitingPoints? Awaiting { get; init; }
-
-    /// <summary>All of them, the newest first.</summary>
+    /// <summary>The visits that left points waiting for a part, the newest first; another can go on with them.</summary>
     public required IReadOnlyList<AwaitingPoints> Waiting { get; init; }
 
     /// <summary>Marks found or chalked at its visits.</summary>

@@ -25,7 +25,6 @@ internal static class EngineView
         var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed).Include(v => v.Readings).ToListAsync();
         var sorted = visits.OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
         var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
-        var waiting = (await WaitingPoints.OfAsync(data, id)).Join(visits, w => w.VisitId, v => v.Id, (w, v) => new AwaitingPoints(w.VisitId, v.Date, [.. w.Points.Select(p => p.Point)], v.Job)).ToList();
         var meter = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == id).ToListAsync();
         return new EngineResponse
         {
@@ -39,8 +38,7 @@ internal static class EngineView
             Remark = engine.Remark,
             Rating = engine.Rating,
             Marks = [.. await data.Marks.AsNoTracking().Where(m => m.EngineId == id).OrderBy(m => m.CrankDeg).ThenBy(m => m.Name).Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap)).ToListAsync()],
-            Awaiting = waiting.FirstOrDefault(),
-            Waiting = waiting,
+            Waiting = await AwaitingPoints.OfAsync(data, id),
             Registration = engine.Machine!.Registration,
             DutyHoursPerDay = engine.DutyHoursPerDay,
             MonthlyWeights = engine.MonthlyWeights,

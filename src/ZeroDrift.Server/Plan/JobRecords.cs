@@ -2,6 +2,7 @@ using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Jobs;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Server.Engines;
 
 namespace ZeroDrift.Server.Plan;
 
@@ -45,6 +46,9 @@ public sealed record JobResponse
 
     /// <summary>Other work that opens the engine: the cheap moment for an overhead.</summary>
     public required bool Opens { get; init; }
+
+    /// <summary>What waits for a part on this engine, since which visit: whoever opens it for this job finishes it too.</summary>
+    public required IReadOnlyList<AwaitingPoints> Waiting { get; init; }
 
     /// <summary>A valve was found tight and not set.</summary>
     public required bool FoundTight { get; init; }

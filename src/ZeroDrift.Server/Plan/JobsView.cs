@@ -3,6 +3,8 @@ using ZeroDrift.Core.Jobs;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Visits;
+using ZeroDrift.Server.Engines;
 using ZeroDrift.Server.Outlooks;
 
 namespace ZeroDrift.Server.Plan;
@@ -15,6 +17,7 @@ internal sealed class JobsView
     private readonly DateOnly today;
     private readonly Dictionary<Guid, DueRow> rows;
     private readonly Dictionary<Guid, IReadOnlyList<double>> timed = [];
+    private HashSet<Guid>? waits;
 
     private JobsView(ZeroDriftContext data, DateOnly today, Dictionary<Guid, DueRow> rows) => (this.data, this.today, this.rows) = (data, today, rows);
 
@@ -70,9 +73,14 @@ internal sealed class JobsView
             State = job.State,
             VisitId = job.VisitId,
             Opens = job.Opens,
+            Waiting = await WaitsAsync(engine.Id),
             FoundTight = row?.Findings.Any(f => f.State == VerdictState.Tight) ?? false,
         };
     }
+
+    /// <summary>Few engines wait for anything: the rest is not asked.</summary>
+    private async Task<IReadOnlyList<AwaitingPoints>> WaitsAsync(Guid engineId) =>
+        (waits ??= await WaitingPoints.EnginesAsync(data)).Contains(engineId) ? await AwaitingPoints.OfAsync(data, engineId) : [];
 
     private async Task<IReadOnlyList<double>> TimedAsync(Guid typeId)
     {

@@ -1,5 +1,6 @@
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Setting;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Core.Visits.Sheet;
@@ -114,6 +115,19 @@ public sealed class TurnedTests
         Assert.Equal(RefusalCode.FigureDoubtful, refusal.Code);
         Assert.Equal(0.5, refusal.Pull!.Mm, 9);
         Assert.Null(visit.Keep(left, true).Refusal);
+    }
+
+    [Fact]
+    public void Drags_too_far_apart_for_one_gap_are_asked_back()
+    {
+        var visit = Found("0.90");
+        var (wide, near) = (Guid.CreateVersion7(), Guid.CreateVersion7());
+        foreach (var blade in (string[])["0.20", "0.40"]) visit.Try(wide, "2I", blade, Feel.Drag, unproved: true);
+        foreach (var blade in (string[])["0.20", "0.30"]) visit.Try(near, "2E", blade, Feel.Drag, unproved: true);
+
+        Assert.Equal((0.20, 0.40), (visit.Keep(wide).Refusal!.Apart!.ThinMm, visit.Keep(wide).Refusal!.Apart!.ThickMm));
+        Assert.Null(visit.Keep(near).Refusal?.Apart);
+        Assert.Null(visit.Keep(wide, true).Refusal);
     }
 
     [Fact]

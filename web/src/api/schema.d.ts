@@ -3151,8 +3151,7 @@ export interface components {
             remark?: null | string;
             rating?: null | string;
             registration?: null | string;
-            awaiting?: null | components["schemas"]["AwaitingPoints"];
-            /** @description All of them, the newest first. */
+            /** @description The visits that left points waiting for a part, the newest first; another can go on with them. */
             waiting: components["schemas"]["AwaitingPoints"][];
             /** @description Marks found or chalked at its visits. */
             marks: components["schemas"]["MarkRecord"][];
@@ -5042,6 +5041,8 @@ export interface components {
             visitId?: null | string;
             /** @description Other work that opens the engine: the cheap moment for an overhead. */
             opens: boolean;
+            /** @description What waits for a part on this engine, since which visit: whoever opens it for this job finishes it too. */
+            waiting: components["schemas"]["AwaitingPoints"][];
             /** @description A valve was found tight and not set. */
             foundTight: boolean;
         };

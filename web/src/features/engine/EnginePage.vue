@@ -8,6 +8,7 @@ import { openedHere } from '../../offline/outbox'
 import { useAddressed } from '../../shared/address/useAddressed'
 import { useTitle } from '../../shared/address/useTitle'
 import TypeFacts from '../../shared/facts/TypeFacts.vue'
+import WhatWaits from '../../shared/facts/WhatWaits.vue'
 import { hours } from '../../shared/figures/hours'
 import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
@@ -22,7 +23,6 @@ import MeterDialog from './MeterDialog.vue'
 import CallList from './CallList.vue'
 import EngineLeft from './EngineLeft.vue'
 import EngineShims from './EngineShims.vue'
-import EngineWaits from './EngineWaits.vue'
 import NextOverhead from './NextOverhead.vue'
 import OwnFigures from './OwnFigures.vue'
 import PointHistory from './PointHistory.vue'
@@ -98,7 +98,7 @@ useKeys(
           >
           <template v-else>
             <BButton class="btn-act" @click="open('overhead')">{{
-              data.awaiting ? `Go on with ${data.awaiting.points.join(', ')}` : 'Start an overhead'
+              data.waiting[0] ? `Go on with ${data.waiting[0].points.join(', ')}` : 'Start an overhead'
             }}</BButton>
             <BButton class="btn-plain" @click="open('spotCheck')">Spot check</BButton>
           </template>
@@ -132,7 +132,7 @@ useKeys(
         </div>
         <aside>
           <NextOverhead :row="data.row" :risk="risk" />
-          <EngineWaits v-if="data.waiting.length" class="mt-2" :waiting="data.waiting" />
+          <WhatWaits v-if="data.waiting.length" class="mt-2" :waiting="data.waiting" />
           <EngineLeft :engine-id="id" class="mt-2" />
           <EngineShims
             v-if="data.type.shimSizesMm?.length || shimAdjusters.includes(data.type.adjuster)"

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { queries } from '../../api/queries'
 import { useTitle } from '../../shared/address/useTitle'
 import PlanText from '../../shared/facts/PlanText.vue'
+import WhatWaits from '../../shared/facts/WhatWaits.vue'
 import { day } from '../../shared/figures/days'
 import { useFigures } from '../../shared/figures/useFigures'
 import Loaded from '../../shared/loaded/Loaded.vue'
@@ -58,6 +59,7 @@ const print = () => window.print()
             >
           </div>
         </div>
+        <WhatWaits v-if="job.waiting.length" class="mb-3" :waiting="job.waiting" />
         <section class="plate p-3 mb-3">
           <h2>Before you begin</h2>
           <ul class="mb-0">

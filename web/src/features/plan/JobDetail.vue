@@ -93,6 +93,10 @@ async function ordered(part: Schemas['JobPart'], here: boolean) {
       <li v-if="job.tools.length">Needs {{ job.tools.join(', ') }}.</li>
       <li v-if="job.opens">It opens the engine: an overhead can go with it.</li>
       <li v-else>It stands cold from the evening before.</li>
+      <li v-for="w in job.waiting" :key="w.visitId">
+        {{ w.points.join(', ') }} {{ w.points.length > 1 ? 'wait' : 'waits' }} for a part since {{ day(w.date) }}.
+        <RouterLink :to="{ name: 'record', params: { id: w.visitId } }">The record</RouterLink>
+      </li>
       <li v-for="p in job.parts" :key="p.name ?? ''">
         {{ p.name }}, {{ plural(p.leadDays ?? 0, 'day') }} to come:
         {{ p.here ? 'here' : p.orderedOn ? `ordered ${day(p.orderedOn)}` : `order by ${day(job.orderBy)}` }}

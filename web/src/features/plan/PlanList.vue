@@ -41,7 +41,8 @@ const lines = computed(() => planLines(props.plan))
           </td>
           <td>{{ l.job.site }}</td>
           <td>
-            {{ l.job.title }}<template v-if="l.job.tools.length">; {{ l.job.tools.join(', ') }}</template>
+            {{ l.job.title }}<template v-if="l.job.tools.length">; {{ l.job.tools.join(', ') }}</template
+            ><template v-for="w in l.job.waiting" :key="w.visitId">; waits: {{ w.points.join(', ') }}</template>
           </td>
           <td class="text-nowrap">{{ workText(l.job.time) }}</td>
           <td class="text-nowrap">{{ l.job.dueDate ? day(l.job.dueDate) : '' }}</td>

@@ -23,7 +23,7 @@ export function planLines(plan: Schemas['PlanResponse']): PlanLine[] {
 
 /** The same as rows of a file. */
 export const planRows = (plan: Schemas['PlanResponse']) => [
-  ['first day', 'last day', 'who', 'engine', 'machine', 'site', 'what', 'hours', 'due', 'pinned', 'why here'],
+  ['first day', 'last day', 'who', 'engine', 'machine', 'site', 'what', 'hours', 'due', 'pinned', 'why here', 'waits'],
   ...planLines(plan).map(({ job, at, who }) => [
     at.date,
     at.lastDate,
@@ -36,5 +36,6 @@ export const planRows = (plan: Schemas['PlanResponse']) => [
     job.dueDate,
     at.pinned ? 'yes' : 'no',
     at.because,
+    job.waiting.flatMap((w) => w.points).join(', '),
   ]),
 ]

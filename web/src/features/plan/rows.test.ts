@@ -3,7 +3,7 @@ import type { Schemas } from '../../api/client'
 import { planLines, planRows } from './planLines'
 import { boardRows } from './rows'
 
-const job = (id: string, engine: string, machine: string, site: string) =>
+const job = (id: string, engine: string, machine: string, site: string, waits: string[] = []) =>
   ({
     id,
     engine,
@@ -13,6 +13,7 @@ const job = (id: string, engine: string, machine: string, site: string) =>
     dueDate: null,
     time: { low: 3, middle: 4, high: 5, timed: 0 },
     tools: [],
+    waiting: waits.length ? [{ visitId: 'v', date: '2026-11-20', job: 'spotCheck', points: waits }] : [],
   }) as unknown as Schemas['JobResponse']
 const at = (jobId: string, date: string, personId: string, mateId: string | null = null) =>
   ({
@@ -31,7 +32,7 @@ const plan = {
   days: 28,
   people: [person('m', 'Marit'), person('o', 'Olav')],
   jobs: [
-    job('a', 'port main', 'Skarv', 'North Quay'),
+    job('a', 'port main', 'Skarv', 'North Quay', ['1E', '4E']),
     job('b', 'starboard main', 'Skarv', 'North Quay'),
     job('c', 'Lorry 1', 'Lorry 1', 'Depot'),
     job('d', 'Lorry 2', 'Lorry 2', 'Depot'),
@@ -76,9 +77,10 @@ describe('the plan as a list', () => {
       ['2026-11-25', 'Olav with Marit', 'port main'],
     ])
   })
-  it('is a file with why each stands there', () => {
+  it('is a file with why each stands there, and what waits there', () => {
     const rows = planRows(plan)
     expect(rows).toHaveLength(4)
-    expect(rows[1]!.at(-1)).toBe('It is due.')
+    expect(rows[1]!.slice(-2)).toEqual(['It is due.', ''])
+    expect(rows[3]!.slice(-2)).toEqual(['It is due.', '1E, 4E'])
   })
 })

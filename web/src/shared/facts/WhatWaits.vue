@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
-import { day } from '../../shared/figures/days'
-import { jobWord } from '../../shared/words/jobs'
+import { day } from '../figures/days'
+import { jobWord } from '../words/jobs'
 
 /** Points that wait for a part, from whatever visit they wait: found again at the next opening. */
 defineProps<{ waiting: Schemas['AwaitingPoints'][] }>()
