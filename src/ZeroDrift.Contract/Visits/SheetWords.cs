@@ -34,6 +34,7 @@ internal static class SheetWords
         var figure = guide.SetBlade ?? (point.View.Demand is Core.Judging.Demand.Gap gap ? SaidLength.Figure(gap.AimMm, unit) : "");
         var nut = point.Work.Point.Adjuster.HasLocknut;
         var lines = new List<string>();
+        if (point.Undecided) lines.Add("Too near its limit to tell: set it, or take what was found back and measure it finer.");
         switch (guide.Manner)
         {
             case SettingManner.BladeIn when nut:

@@ -118,6 +118,17 @@ public sealed class TurnedTests
     }
 
     [Fact]
+    public void Found_too_near_its_limit_to_tell_it_is_set_and_not_left_alone()
+    {
+        var visit = Found("0.151");
+
+        var sheet = Sheet(visit);
+        Assert.Equal((true, true, AdviceAction.Turn), (sheet.Undecided, sheet.OwesLeft, sheet.Advice!.Action));
+        visit.Measured("1I", "0.20", ReadingStage.AsLeft);
+        Assert.False(Sheet(visit).Undecided);
+    }
+
+    [Fact]
     public void Drags_too_far_apart_for_one_gap_are_asked_back()
     {
         var visit = Found("0.90");

@@ -84,6 +84,9 @@ public sealed record PointSheet
     /// <summary>The blade to begin with.</summary>
     public WrittenStack? FirstBlade { get; init; }
 
+    /// <summary>Found so near a limit that nobody can tell: it is set, or measured finer.</summary>
+    public bool Undecided { get; init; }
+
     /// <summary>What to do, from the last of what is known; null where nothing is to be done.</summary>
     public Advice? Advice { get; init; }
 
@@ -138,6 +141,7 @@ public sealed record PointSheet
         var mayBeSet = owesLeft || (isOpen && work is { Found: not null, Left: null });
         var byAmount = visit.IsByAmount(work);
         var creep = gap is not null && work.Point.Adjuster is Adjuster.Screw or Adjuster.BrakeScrew && work.Point.Adjuster.HasLocknut ? visit.CreepAt(work) : null;
+        var undecided = owesLeft && work.Said is null && work is { Found: not null, Measured: [.., { Stage: ReadingStage.AsFound } last] } && visit.Judge(last, work)?.State == VerdictState.Borderline;
         var asksBefore = creep?.IsWorthAsking(gap!.Window.MaxMm - gap.Window.MinMm) ?? false;
         var setting = StageOfSetting(visit, work, asksBefore);
         var stage = byAmount ? (ReadingStage?)null : owesFound ? ReadingStage.AsFound : owesLeft ? setting : null;
@@ -160,7 +164,8 @@ public sealed record PointSheet
             LeftDraft = readings.Of(work, work.Growing(ReadingStage.AsLeft)),
             Attempts = [.. work.Attempts.Where(a => a.SaysSomething).Select(a => readings.Of(work, a)!)],
             FirstBlade = owesFound && !byAmount ? readings.First(work, aim) : null,
-            Advice = mayBeSet && (!owesFound || byAmount) ? visit.AdviceOn(work, owesLeft && !visit.OwesLeft(work)) : null,
+            Undecided = undecided,
+            Advice = mayBeSet && (!owesFound || byAmount) ? visit.AdviceOn(work, undecided || (owesLeft && !visit.OwesLeft(work))) : null,
             AdviceIfSet = isOpen && gap is not null && !owesFound && !owesLeft ? visit.AdviceOn(work, true) : null,
             Creep = creep,
             OwnPullMm = LockPair.Of(work) is { Count: > 0 } locks ? locks[^1].PullMm : null,

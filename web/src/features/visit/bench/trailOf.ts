@@ -19,7 +19,14 @@ export function trailOf(point: Point, stage: Stage): TrailStep[] {
   let locks = 0
   const steps: TrailStep[] = tried.map((reading) => ({
     key: reading.id,
-    word: reading.stage === 'beforeLock' ? 'not locked' : locks++ ? `${lockWord} again` : lockWord,
+    word:
+      reading.stage === 'asFound'
+        ? 'looked again'
+        : reading.stage === 'beforeLock'
+          ? 'not locked'
+          : locks++
+            ? `${lockWord} again`
+            : lockWord,
     reading,
     here: false,
   }))
