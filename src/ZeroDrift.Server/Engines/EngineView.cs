@@ -5,7 +5,6 @@ using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Visits;
 using ZeroDrift.Server.Book;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.Outlooks;

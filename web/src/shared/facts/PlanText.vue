@@ -23,7 +23,10 @@ const least = (stop: Schemas['StopResponse']) => {
 </script>
 
 <template>
-  <ol class="stops">
+  <p v-if="!plan.stops.length && plan.openArcs.length" class="mb-0">
+    No stops: each is measured where its lobe points away, in any order. What is done is crossed off.
+  </p>
+  <ol v-else class="stops">
     <li v-for="(stop, i) in plan.stops" :key="i">
       <p v-if="i > 0" class="soft mb-1">Turn {{ Math.round(stop.turnFromPreviousDeg * 10) / 10 }}° forwards</p>
       <p class="mb-0">
