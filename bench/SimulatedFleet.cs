@@ -24,6 +24,18 @@ internal sealed record FleetKind(string Name)
     /// <summary>Chance a 1000 h that a valve begins to fail, five times as fast from then on.</summary>
     public double LateFailures { get; init; }
     public bool SetAll { get; init; }
+
+    /// <summary>Share by which a valve's rate strays over 1000 h.</summary>
+    public double Wander { get; init; }
+
+    /// <summary>Chance a visit that two valves are written down the wrong way round.</summary>
+    public double Swapped { get; init; }
+
+    /// <summary>Standard deviation of the hours written down, h.</summary>
+    public double MeterSd { get; init; }
+
+    /// <summary>Known only to lie within this of what was felt, mm; 0: a figure.</summary>
+    public double Pair { get; init; }
     public double ReadingSd { get; init; } = 0.008;
     public double VisitSd { get; init; } = 0.005;
     public double PersonSd { get; init; } = 0.005;
@@ -57,6 +69,9 @@ internal sealed class SimulatedFleet
         public double Rate { get; set; }
         public bool Fast { get; init; }
         public double FailsAt { get; init; } = double.MaxValue;
+
+        /// <summary>How often it was found since it began to fail.</summary>
+        public int FoundSince { get; set; }
         public int Run { get; set; } = 1;
 
         /// <summary>The true gap after more hours, the failure to come included.</summary>
@@ -104,7 +119,8 @@ internal sealed class SimulatedFleet
         var person = random.Next(hands.Length);
         var warm = random.NextDouble() < kind.Warm ? -0.03 - 0.03 * random.NextDouble() : 0;
         var shift = kind.VisitSd * Normal() + hands[person] + warm;
-        engine.Opened.Add(new WearVisit(id, engine.Id, EngineHours.Of(hours), $"p{person}", false));
+        var written = Math.Max(engine.Opened.Count > 0 ? engine.Opened[^1].Hours : 0, hours + (ahead > 0 ? kind.MeterSd * Normal() : 0));
+        engine.Opened.Add(new WearVisit(id, engine.Id, EngineHours.Of(written), $"p{person}", false));
         var toSet = new HashSet<Valve>();
         foreach (var valve in engine.Valves)
         {
@@ -112,9 +128,12 @@ internal sealed class SimulatedFleet
             if (valve.FailsAt <= hours && valve.FailsAt > engine.Hours) valve.Rate *= 5;
             var reading = ahead > 0 ? Read(valve.Gap + shift) : (null, null, null);
             if (ahead > 0) engine.Readings.Add(Row(valve, id, false, reading));
+            if (ahead > 0 && valve.FailsAt < hours) valve.FoundSince++;
             var seen = reading.Mm ?? (reading.Low is null ? Min - 0.01 : reading.High is null ? Max + 0.01 : Set);
             if (ahead <= 0 || kind.SetAll || seen is < Min or > Max) toSet.Add(valve);
         }
+        if (ahead > 0 && random.NextDouble() < kind.Swapped) Swap(engine, id);
+        if (ahead > 0 && kind.Wander > 0) foreach (var valve in engine.Valves) valve.Rate *= Math.Exp(kind.Wander * Math.Sqrt(ahead / 1000) * Normal());
         engine.Hours = hours;
         if (ahead > 0 && !kind.SetAll && alsoSet?.Invoke(engine, hours) is { } named) toSet.UnionWith(engine.Valves.Where(v => named.Contains(v.Id)));
         foreach (var valve in engine.Valves.Where(toSet.Contains))
@@ -126,10 +145,20 @@ internal sealed class SimulatedFleet
         return (breach, outHours);
     }
 
+    private void Swap(Engine engine, string visit)
+    {
+        var found = engine.Readings.FindIndex(r => r.Visit == visit);
+        var (a, b) = (found, found + 1 + random.Next(engine.Valves.Length - 1));
+        var (one, other) = (engine.Readings[a], engine.Readings[b]);
+        engine.Readings[a] = one with { Mm = other.Mm, LowerMm = other.LowerMm, UpperMm = other.UpperMm };
+        engine.Readings[b] = other with { Mm = one.Mm, LowerMm = one.LowerMm, UpperMm = one.UpperMm };
+    }
+
     private (double? Mm, double? Low, double? High) Read(double gap)
     {
         var felt = gap + kind.ReadingSd * Normal() + (random.NextDouble() < kind.Gross ? 0.1 * (random.Next(2) * 2 - 1) : 0);
         if (kind.GoNoGo) return felt < Min ? (null, null, Min) : felt > Max ? (null, Max, null) : (null, Min, Max);
+        if (kind.Pair > 0) return (null, Math.Max(0, felt - kind.Pair), felt + kind.Pair);
         if (kind.Blade <= 0.01) return (Math.Max(0, Math.Round(felt, 2)), null, null);
         var low = Math.Max(0, Math.Floor(felt / kind.Blade) * kind.Blade);
         return (null, low, low + kind.Blade);

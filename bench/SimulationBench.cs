@@ -4,14 +4,15 @@ using ZeroDrift.Core.Wear;
 namespace ZeroDrift.Bench;
 
 /// <summary>
-/// Lives of simulated fleets under three ways to decide when to open: the best fixed interval, a straight line through the last two readings, and the
-/// outlook by cost. States coverage, reliability of stated risks, costs, false findings and detection. Seeded; own simulator.
+/// Lives of simulated fleets under ways to decide when to open and what to set: the best fixed interval (setting what is out, everything, or what lies in
+/// the outer quarter of its window on either side), a straight line through the last two readings, and the outlook by cost. States coverage, reliability
+/// of stated risks, costs, false findings and detection. Seeded; own simulator.
 /// </summary>
 internal static class SimulationBench
 {
     private const double Life = 12_000;
-    private const double Cost = 20;
     private const double BookHours = 2000;
+    private static readonly double[] Costs = [5, 20, 100];
     private static readonly double[] Intervals = [300, 500, 700, 1000, 1400, 2000, 2800];
     private static readonly double[] Risks = [0.01, 0.05, 0.20];
 
@@ -25,6 +26,10 @@ internal static class SimulationBench
         new("warm visits untold") { Warm = 0.07 },
         new("gross errors") { Gross = 0.02 },
         new("hands apart") { PersonSd = 0.012 },
+        new("rates that wander") { Wander = 0.4 },
+        new("swapped pairs") { Swapped = 0.05 },
+        new("meter errors") { MeterSd = 60 },
+        new("pairs of 0.03") { Pair = 0.03 },
         new("go and no-go") { GoNoGo = true },
         new("coarse blades") { Blade = 0.05 },
         new("late failures") { LateFailures = 0.008 },
@@ -32,31 +37,56 @@ internal static class SimulationBench
 
     public static void Run(int seeds)
     {
-        Console.WriteLine("| fleet | 90 % holds | 1 % | 5 % | 20 % | cost fixed | line | outlook | of fixed | false points a visit | fast found | warned before out | healthy flagged |");
-        Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|---|---|---|");
+        Console.WriteLine("| fleet | 90 % holds | 1 % | 5 % | 20 % | false points a visit | fast found | failing found, by times found since it began | warned before out | healthy flagged |");
+        Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|");
+        var costs = new List<string>();
         foreach (var kind in Kinds)
         {
             var tally = new Tally();
-            var best = double.MaxValue;
-            foreach (var interval in Intervals)
+            var fixedly = Best(kind, seeds, null);
+            var all = Best(kind with { SetAll = true }, seeds, null);
+            var quarter = Best(kind, seeds, OuterQuarter);
+            var line = Mean(seeds, seed => Lived(kind, seed, Line, null));
+            var outlook = Costs.Select(c => Mean(seeds, seed =>
             {
-                var cost = Enumerable.Range(1, seeds).Average(seed => Lived(kind, seed, (_, _, _) => interval, null));
-                if (cost < best) best = cost;
-            }
-            var line = Enumerable.Range(1, seeds).Average(seed => Lived(kind, seed, Line, null));
-            var outlook = Enumerable.Range(1, seeds).Average(seed =>
-            {
-                var by = new ByOutlook(tally);
-                return Lived(kind, seed, by.Next, tally, by.AlsoSet);
-            });
+                var by = new ByOutlook(c, c == Costs[1] ? tally : new Tally());
+                return Lived(kind, seed, by.Next, c == Costs[1] ? tally : null, by.AlsoSet);
+            })).ToList();
             Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
-                $"| {kind.Name} | {tally.Covered:0.00} | {Share(tally.Happened[0])} | {Share(tally.Happened[1])} | {Share(tally.Happened[2])} | {best:0.0} | {line:0.0} | {outlook:0.0} | {outlook / best:0.00} | {tally.False:0.000} | {tally.Detected} | {tally.Warned} | {(kind.Name == Healthy ? tally.Flagged : "")} |"));
+                $"| {kind.Name} | {tally.Covered:0.00} | {Share(tally.Happened[0])} | {Share(tally.Happened[1])} | {Share(tally.Happened[2])} | {tally.False:0.000} | {tally.Detected} | {tally.Failing} | {tally.Warned} | {(kind.Name == Healthy ? tally.Flagged : "")} |"));
+            costs.Add($"| {kind.Name} | {string.Join(" | ", Costs.Select((c, i) => string.Create(CultureInfo.InvariantCulture, $"{fixedly.Min(l => l.Cost(c)):0.0} / {all.Min(l => l.Cost(c)):0.0} / {quarter.Min(l => l.Cost(c)):0.0} / {line.Cost(c):0.0} / **{outlook[i].Cost(c):0.0}**")))} |");
         }
-        static string Share((int Out, int All) happened) => happened.All == 0 ? "" : string.Create(CultureInfo.InvariantCulture, $"{100.0 * happened.Out / happened.All:0.0} %");
+        Console.WriteLine();
+        Console.WriteLine($"| cost of 10,000 h: fixed, what is out set / all set / outer quarter set / line / outlook | {string.Join(" | ", Costs.Select(c => $"c = {c:0}"))} |");
+        Console.WriteLine("|---|---|---|---|");
+        foreach (var row in costs) Console.WriteLine(row);
+        static string Share((int Out, int BegunBefore, int All) happened) => happened.All == 0 ? "" : string.Create(CultureInfo.InvariantCulture, $"{100.0 * happened.Out / happened.All:0.0} %{(happened.BegunBefore < happened.Out ? $" ({happened.BegunBefore} of {happened.Out} had begun at the last visit)" : "")}");
     }
 
-    /// <summary>Cost a 10,000 engine hours of one fleet under a policy: visits, and breaches weighed.</summary>
-    private static double Lived(FleetKind kind, int seed, Func<SimulatedFleet, SimulatedFleet.Engine, int, double> policy, Tally? tally, Func<SimulatedFleet, SimulatedFleet.Engine, double, IReadOnlySet<string>>? alsoSet = null)
+    /// <summary>What a life came to: visits, and breaches with the hours they stood, a 10,000 engine hours.</summary>
+    private readonly record struct Outcome(double Visits, double Breaches)
+    {
+        public double Cost(double breachCost) => Visits + breachCost * Breaches;
+    }
+
+    private static List<Outcome> Best(FleetKind kind, int seeds, Func<SimulatedFleet, SimulatedFleet.Engine, double, IReadOnlySet<string>>? alsoSet) =>
+        [.. Intervals.Select(interval => Mean(seeds, seed => Lived(kind, seed, (_, _, _) => interval, null, alsoSet)))];
+
+    private static Outcome Mean(int seeds, Func<int, Outcome> of)
+    {
+        var lives = Enumerable.Range(1, seeds).Select(of).ToList();
+        return new Outcome(lives.Average(l => l.Visits), lives.Average(l => l.Breaches));
+    }
+
+    /// <summary>What was last found in the outer quarter of its window on either side.</summary>
+    private static HashSet<string> OuterQuarter(SimulatedFleet fleet, SimulatedFleet.Engine engine, double hours)
+    {
+        const double quarter = (SimulatedFleet.Max - SimulatedFleet.Min) / 4;
+        return [.. engine.Valves.Select(v => v.Id).Where(id => engine.Readings.FindLast(r => r.Point == id) is var last && (last.Mm ?? (last.LowerMm + last.UpperMm) / 2) is < SimulatedFleet.Min + quarter or > SimulatedFleet.Max - quarter)];
+    }
+
+    /// <summary>One fleet under a policy.</summary>
+    private static Outcome Lived(FleetKind kind, int seed, Func<SimulatedFleet, SimulatedFleet.Engine, int, double> policy, Tally? tally, Func<SimulatedFleet, SimulatedFleet.Engine, double, IReadOnlySet<string>>? alsoSet = null)
     {
         var fleet = new SimulatedFleet(kind, seed);
         var queue = new PriorityQueue<SimulatedFleet.Engine, double>();
@@ -65,18 +95,17 @@ internal static class SimulationBench
             fleet.Visit(engine, 0);
             queue.Enqueue(engine, 1000);
         }
-        var (cost, visits, events) = (0.0, 0, 0);
+        var (breaches, visits, events) = (0.0, 0, 0);
         while (queue.TryDequeue(out var engine, out var at))
         {
             var (breach, outHours) = fleet.Visit(engine, Math.Min(at, Life), alsoSet is null ? null : (e, h) => alsoSet(fleet, e, h));
-            if (breach) cost += Cost * (1 + outHours / 1000);
+            if (breach) breaches += 1 + outHours / 1000;
             if (at >= Life) continue;
-            cost++;
             visits++;
             queue.Enqueue(engine, at + Math.Clamp(policy(fleet, engine, events++), 100, 6000));
         }
-        tally?.End(fleet, visits);
-        return cost / (kind.Engines * Life) * 10_000;
+        tally?.End(fleet);
+        return new Outcome(visits / (kind.Engines * Life) * 10_000, breaches / (kind.Engines * Life) * 10_000);
     }
 
     /// <summary>From the last two figures of each valve; halfway to its limit at the latest, as a careful hand would.</summary>
@@ -100,7 +129,7 @@ internal static class SimulationBench
     /// T* of the outlook, with its leave-or-set: a valve in its window likelier to be out by the next visit than its share of the risk is set now. The
     /// group is fitted again now and then, an engine at each of its visits.
     /// </summary>
-    private sealed class ByOutlook(Tally tally)
+    private sealed class ByOutlook(double cost, Tally tally)
     {
         private const double Risk = 0.05;
         private const int RefitEvery = 24;
@@ -111,15 +140,15 @@ internal static class SimulationBench
 
         public IReadOnlySet<string> AlsoSet(SimulatedFleet fleet, SimulatedFleet.Engine engine, double hours)
         {
-            if (Wear(fleet, engine) is not { KnowsRates: true } one) return new HashSet<string>();
+            if (Wear(fleet, engine) is not { Now.Points.Count: > 0 } one) return new HashSet<string>();
             var share = Risk / engine.Valves.Length;
             return one.Now.Points.Where(p => p.Out(usualNext) > share).Select(p => p.Id).ToHashSet();
         }
 
         public double Next(SimulatedFleet fleet, SimulatedFleet.Engine engine, int visits)
         {
-            if (Wear(fleet, engine) is not { KnowsRates: true } one) return 1000;
-            var plan = OpeningPlan.Of(one.Now, one.Fresh, Risk, Cost, 20_000);
+            if (Wear(fleet, engine) is not { Now.Points.Count: > 0 } one) return 1000;
+            var plan = OpeningPlan.Of(one.Now, one.Fresh, Risk, cost, 20_000);
             if (events++ % LookEvery == 0) tally.Look(engine, one, plan);
             var next = plan.OpenAfterHours ?? 6000;
             // What the next planned visit will be, learned as a planner does.
@@ -148,8 +177,12 @@ internal static class SimulationBench
         private int warned;
         private int ailing;
         private readonly Dictionary<string, bool> named = [];
+        private readonly SortedDictionary<int, (int Named, int All)> failing = [];
 
-        public (int Out, int All)[] Happened { get; } = new (int, int)[3];
+        public (int Out, int BegunBefore, int All)[] Happened { get; } = new (int, int, int)[3];
+
+        /// <summary>Failing valves named, by how often they were found since they began: once, twice, three times or more.</summary>
+        public string Failing => string.Join(", ", failing.Select(f => $"{(f.Key == 3 ? "3+" : f.Key)}×: {f.Value.Named} of {f.Value.All}"));
 
         public double Covered => (double)inside / Math.Max(1, forecasts);
 
@@ -172,18 +205,20 @@ internal static class SimulationBench
                 var gap = valve.After(engine.Hours, then);
                 forecasts++;
                 if (gap >= ahead.Quantile(then, 0.05) && gap <= ahead.Quantile(then, 0.95)) inside++;
-                named[ahead.Id] = ahead.FastProbability > 0.5;
-                if (ahead.FastProbability > 0.5 && !valve.Fast && valve.FailsAt > engine.Hours) falsePoints++;
+                named[ahead.Id] = one.Points.First(p => p.Id == ahead.Id).IsNamed;
+                if (named[ahead.Id] && !valve.Fast && valve.FailsAt > engine.Hours) falsePoints++;
             }
             var walk = new RiskWalk(one.Now, 20_000);
             for (var i = 0; i < Risks.Length; i++)
             {
                 if (walk.FirstAt(Risks[i]) is not { } hours || hours <= 0) continue;
-                var isOut = engine.Valves.Any(v => v.After(engine.Hours, hours) is < SimulatedFleet.Min or > SimulatedFleet.Max);
-                Happened[i] = (Happened[i].Out + (isOut ? 1 : 0), Happened[i].All + 1);
+                var isOut = engine.Valves.Where(v => v.After(engine.Hours, hours) is < SimulatedFleet.Min or > SimulatedFleet.Max).ToList();
+                // What begins after the last visit no history shows.
+                var before = isOut.Any(v => v.FailsAt <= engine.Hours || v.FailsAt > engine.Hours + hours);
+                Happened[i] = (Happened[i].Out + (isOut.Count > 0 ? 1 : 0), Happened[i].BegunBefore + (before ? 1 : 0), Happened[i].All + 1);
             }
             // Where nothing stands out by the book's next call a flag is noise; where something does it is wanted.
-            var told = plan.HoursToRisk < BookHours && plan.OpenAfterHours < BookHours && one.IsWornBy(BookHours);
+            var told = plan.OpenAfterHours < BookHours && EngineVoice.Of(one, walk, BookHours).IsRaised;
             if (engine.Valves.Any(v => v.After(engine.Hours, BookHours) is < SimulatedFleet.Min or > SimulatedFleet.Max))
             {
                 ailing++;
@@ -194,12 +229,17 @@ internal static class SimulationBench
             if (told) flagged++;
         }
 
-        public void End(SimulatedFleet fleet, int visits)
+        public void End(SimulatedFleet fleet)
         {
             foreach (var valve in fleet.Engines.SelectMany(e => e.Valves).Where(v => v.Fast))
             {
                 fastAll++;
                 if (named.GetValueOrDefault(valve.Id)) fastFound++;
+            }
+            foreach (var valve in fleet.Engines.SelectMany(e => e.Valves).Where(v => v.FoundSince > 0))
+            {
+                var (found, all) = failing.GetValueOrDefault(Math.Min(3, valve.FoundSince));
+                failing[Math.Min(3, valve.FoundSince)] = (found + (named.GetValueOrDefault(valve.Id) ? 1 : 0), all + 1);
             }
             named.Clear();
         }

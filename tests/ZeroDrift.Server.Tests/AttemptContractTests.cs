@@ -86,7 +86,7 @@ public sealed class AttemptContractTests : IDisposable
 
         var waits = (await server.GetAsync($"/api/engines/{twin.EngineId}")).GetProperty("waiting");
         Assert.Equal((spot, "1E", "spotCheck"), (waits[0].GetProperty("visitId").GetGuid(), waits[0].GetProperty("points")[0].GetString(), waits[0].GetProperty("job").GetString()));
-        await server.PostAsync("/api/jobs", new { engineId = twin.EngineId, title = "Oil leak" });
+        await server.PostAsync("/api/jobs", new { engineId = twin.EngineId, title = "Oil leak", opens = true });
         Assert.Equal("1E", (await JobAsync(twin)).GetProperty("waiting")[0].GetProperty("points")[0].GetString());
         twin.Anew();
         var opened = twin.Opened(1020, date: "2026-11-20");

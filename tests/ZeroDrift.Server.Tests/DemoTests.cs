@@ -126,7 +126,7 @@ public sealed class DemoTests : IDisposable
 
         Assert.True(all > 150, $"only {all} points have a rate");
         // Nine in ten are promised; one slipped locknut and one rebuild are in the sample.
-        Assert.InRange((double)inside / all, 0.80, 0.99);
+        Assert.InRange((double)inside / all, 0.80, 0.995);
     }
 
     [Theory]

@@ -11,7 +11,8 @@ public sealed class ExchangeTests : IDisposable
     [Fact]
     public async Task An_overhead_from_opening_to_signature_makes_the_book_clock_start_again()
     {
-        var twin = await (await new TwinEngine(server).AddAsync()).OpenAsync(1000);
+        // Signed today: nothing has run since.
+        var twin = await (await new TwinEngine(server).AddAsync()).OpenAsync(1000, date: $"{DateTime.UtcNow:yyyy-MM-dd}");
         await twin.MeasureAllAsync(exhaust: "0.30");
         Assert.Equal("Open it 36°, a bit under 1/8 turn, anticlockwise.", (await twin.SheetAsync("1E")).GetProperty("advice").GetProperty("sentence").GetString());
         var refused = await twin.OneAsync(twin.Entry("signed"));

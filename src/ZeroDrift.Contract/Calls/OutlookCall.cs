@@ -34,25 +34,42 @@ public static class OutlookCall
         var asked = request.RiskAtHours ?? [];
         if (asked.Count > 200) throw new BadInputException("riskAtHours", $"At most 200 hours are taken at once; {asked.Count} were given.");
         for (var i = 0; i < asked.Count; i++) EngineHours.Of(asked[i], $"riskAtHours[{i}]");
+        foreach (var (engine, hours) in request.BookHours ?? new Dictionary<string, double?>())
+        {
+            if (!points.Exists(p => p.Engine == engine)) throw new BadInputException($"bookHours.{engine}", $"There is no engine called {engine} among the points.");
+            if (hours is { } left) EngineHours.Of(left, $"bookHours.{engine}");
+        }
         var fit = WearFit.Of(new WearRecord(points, visits, readings) { NowHours = request.Now ?? new Dictionary<string, double>() }, Options(request.Fixed, points.Select(p => p.Group).Distinct().Count()));
         var engines = fit.Engines;
         var shifts = engines.SelectMany(e => e.Visits).ToDictionary(v => v.Visit, StringComparer.Ordinal);
         var wear = engines.SelectMany(e => e.Points).ToDictionary(p => p.Id, StringComparer.Ordinal);
+        var ahead = engines.SelectMany(e => e.Now.Points).ToDictionary(p => p.Id, StringComparer.Ordinal);
+        var hazard = FleetHazard.Of(engines);
         return new OutlookResponse(
             [.. fit.Groups.Select(g => new OutlookGroupResponse(g.Group, g.MmPer1000h, g.StandardErrorMmPer1000h, g.TauMmPer1000h, g.EngineTauMmPer1000h, g.BeddingMm))],
             new OutlookComponentsResponse(fit.Components.ReadingSdMm, fit.Components.VisitSdMm, fit.Components.PersonSdMm),
             [.. fit.People.Select(p => new OutlookPersonResponse(p.Person, p.BiasMm, p.StandardErrorMm))],
             [.. visits.Where(v => shifts.ContainsKey(v.Id)).Select(v => shifts[v.Id]).Select(v => new OutlookVisitResponse(v.Visit, v.ShiftMm, v.StandardErrorMm, v.Odd))],
-            [.. points.Select(p => wear[p.Id]).Select(p => new OutlookPointResponse(p.Id, p.LevelMm, p.LevelStandardErrorMm, p.MmPer1000h, p.StandardErrorMmPer1000h, p.FastProbability))],
-            [.. engines.Select(e => Engine(e, risk, cost, horizon, asked))]);
+            [.. points.Select(p => wear[p.Id]).Select(p => Wear(p, ahead.GetValueOrDefault(p.Id)?.HoursTo(risk, horizon)))],
+            [.. engines.Select(e => Engine(e, risk, cost, horizon, asked, hazard, request.BookHours?.GetValueOrDefault(e.Id)))]);
     }
 
-    private static OutlookEngineResponse Engine(EngineWear engine, double risk, double cost, double horizon, IReadOnlyList<double> asked)
+    private static OutlookPointResponse Wear(PointWear p, double? hoursToRisk) => new(
+        p.Id, p.LevelMm, p.LevelStandardErrorMm, p.MmPer1000h, p.StandardErrorMmPer1000h, p.FastProbability, p.ChangeProbability,
+        p.Changed is { } since ? new OutlookChangeResponse(since.Visit, since.Hours, p.LastFoundZ) : null, p.LastFoundZ, p.FarOffProbability, p.IsDated, hoursToRisk);
+
+    private static OutlookEngineResponse Engine(EngineWear engine, double risk, double cost, double horizon, IReadOnlyList<double> asked, FleetHazard hazard, double? bookHours)
     {
         var walk = new RiskWalk(engine.Now, horizon);
+        var said = EngineVoice.Of(engine, walk, bookHours);
+        var voice = new OutlookVoiceResponse(said.AtHours, said.Risk, said.IsRaised, [.. said.Points.Select(p => new OutlookVoicePointResponse(p.Point, p.P))], said.Named, said.FoundOut, said.LookAgain, said.IsOrdinary);
+        // Of nothing that can be dated nothing is.
+        if (engine.Now.Points.Count == 0) return new OutlookEngineResponse(engine.Id, engine.NowHours, [], null, null, null, null, null, null, null, null, voice);
         var plan = OpeningPlan.Of(walk, engine, risk, cost, horizon);
+        var risks = asked.Select(h => new OutlookRiskResponse(h, walk.MostUpTo(h))).ToList();
         return new OutlookEngineResponse(
-            engine.Id, engine.NowHours, [.. asked.Select(h => new OutlookRiskResponse(h, walk.MostUpTo(h)))], plan.HoursToRisk, plan.DecidedBy, plan.Side, plan.OpenAfterHours, plan.CostPerHour * 1000);
+            engine.Id, engine.NowHours, risks, plan.HoursToRisk, plan.DecidedBy, plan.DecidedByHours, plan.DecidedByRisk, plan.Side, plan.OpenAfterHours, plan.CostPerHour * 1000,
+            new OutlookHazardResponse(hazard.Per1000h, [.. risks.Select(r => r with { P = hazard.Risk(r.P, FleetHazard.Exposure(engine, r.Hours)) })]), voice);
     }
 
     private static WearPoint Point(OutlookPointRequest p, int i)
@@ -86,6 +103,7 @@ public static class OutlookCall
             Given.Number(r.StandardUncertaintyMm, field + ".standardUncertaintyMm", "the standard uncertainty in mm"))
         {
             Person = r.Person is null ? null : Given.Text(r.Person, field + ".person", "who measured"),
+            Confirmed = r.Confirmed ?? false,
         };
     }
 

@@ -67,16 +67,6 @@ public sealed record Due(DueAnswer Decides, IReadOnlyList<DueAnswer> Others, dou
         return hours.Concat(months).Min();
     }
 
-    /// <summary>
-    /// Drift decides, the forecast says so at the fleet's risk before the book calls, and by wear, not for want of readings: the one case in which a fleet
-    /// is told so aloud.
-    /// </summary>
-    /// <param name="riskHours">Engine hours to the fleet's risk; null where not within the horizon.</param>
-    /// <param name="bookHoursLeft">As above.</param>
-    /// <param name="isWorn">Some point is expected to have worn through half of its room by then.</param>
-    public bool DriftsBeforeBook(EngineHours? riskHours, double? bookHoursLeft, bool isWorn) =>
-        isWorn && Decides.Rule == DueRule.Drift && riskHours is { } risk && (bookHoursLeft is null || risk < bookHoursLeft);
-
     /// <summary>Weighs the rules.</summary>
     /// <param name="book">The book and the last overhead; null for an engine never opened under record.</param>
     /// <param name="hoursNow">Total engine hours now.</param>

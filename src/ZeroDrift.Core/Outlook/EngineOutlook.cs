@@ -20,8 +20,8 @@ public sealed record FleetRisk(double Risk = HoursToRisk.DefaultRisk, double Bre
 /// <param name="Side">The limit it reaches.</param>
 public sealed record PointOutlook(string Label, PointWear? Wear, PointAhead? Ahead, VerdictState? Standing, EngineHours? HoursToRisk, LimitSide? Side)
 {
-    /// <summary>It is more likely a fast valve than an ordinary one: a finding.</summary>
-    public bool UnlikeSiblings => Wear?.FastProbability > 0.5;
+    /// <summary>It wears unlike its siblings: fast all its life, or since some visit.</summary>
+    public bool UnlikeSiblings => Wear?.IsNamed ?? false;
 
     /// <summary>What a picture of the heads shows for it; null before the first reading.</summary>
     public ShownFigure? Shown { get; init; }
@@ -55,8 +55,20 @@ public sealed record EngineOutlook(
     /// <summary>The chance that some valve stands out of its window when the book calls; null without a book or a forecast.</summary>
     public double? RiskAtBook { get; init; }
 
-    /// <summary>Some point is expected to have worn through half of its room when the book calls, or, without a book, at the fleet's risk.</summary>
-    public bool WornAtBook { get; init; }
+    /// <summary>The deciding point's own hours to the fleet's risk; null where it never reaches it alone.</summary>
+    public EngineHours? DecidedByHours { get; init; }
+
+    /// <summary>Its own chance when the engine reaches the fleet's risk.</summary>
+    public double? DecidedByRisk { get; init; }
+
+    /// <summary>What new failures it is exposed to until the book calls (<see cref="FleetHazard.Exposure"/>); null without a book or a forecast.</summary>
+    public double? ExposureAtBook { get; init; }
+
+    /// <summary>How many valves its risk is the sum of.</summary>
+    public int Valves { get; init; }
+
+    /// <summary>What is said of it.</summary>
+    public EngineVoice Voice { get; init; } = EngineVoice.Silent;
 
     /// <summary>Variance of a reading to come beside what its point stands at, mm²: its own, a visit's and a hand's.</summary>
     public double ReadingVarianceMm2 { get; init; }

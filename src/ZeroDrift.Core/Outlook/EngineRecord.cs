@@ -18,6 +18,12 @@ public sealed record EngineVisit(string Id, EngineHours Hours, string? Person, b
 /// <param name="Person">Who measured.</param>
 public sealed record VisitFigure(Reading Reading, bool Dragged, string? Person)
 {
+    /// <summary>A second look, or a second hand, agreed.</summary>
+    public bool Confirmed { get; init; }
+
+    /// <summary>Two looks agree within this, mm (common practice, no source).</summary>
+    public const double AgreesWithinMm = 0.02;
+
     /// <summary>Known only to lie between bounds.</summary>
     public bool IsBounded => Reading.EstimateMm is not { } mm
         || (!Dragged && Reading is { LowerMm: { } low, UpperMm: { } high } && high > low && Math.Abs((low + high) / 2 - mm) < 1e-9);
@@ -50,7 +56,7 @@ public sealed record PointRecord(string Label, string Group, Demand.Gap? Spec, I
 
 /// <summary>What is known of one engine.</summary>
 /// <param name="Id">The caller's name for it.</param>
-/// <param name="HoursNow">Total engine hours today.</param>
+/// <param name="HoursNow">Total engine hours today, by its last reading and its use since.</param>
 /// <param name="Usage">Hours a day.</param>
 /// <param name="Book">The book's intervals and the last overhead; null for an engine never opened under record.</param>
 /// <param name="Visits">Its visits, by hours.</param>

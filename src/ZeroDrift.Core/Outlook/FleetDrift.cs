@@ -39,7 +39,7 @@ public static class FleetDrift
 
     /// <summary>Which state an engine counts under; the gravest first.</summary>
     /// <param name="hasFindings">Something was found out and not set.</param>
-    /// <param name="driftsBeforeBook">See <see cref="Hours.Due.DriftsBeforeBook"/>.</param>
+    /// <param name="driftsBeforeBook">Drift decides, by what its readings say.</param>
     /// <param name="bookHoursLeft">Engine hours to the book's call; null without one.</param>
     /// <param name="hasFigures">It was measured on record.</param>
     public static EngineState State(bool hasFindings, bool driftsBeforeBook, double? bookHoursLeft, bool hasFigures) =>

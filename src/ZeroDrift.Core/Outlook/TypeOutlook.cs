@@ -17,7 +17,8 @@ public sealed record TypeFit(IReadOnlyList<EngineOutlook> Engines, TypeLearned? 
 /// <param name="Said">What each engine said of them, by engine.</param>
 /// <param name="Groups">Rates by kind.</param>
 /// <param name="People">The hands.</param>
-public sealed record TypeLearned(WearComponents Components, SharedInformation Shared, IReadOnlyDictionary<string, SharedInformation> Said, IReadOnlyList<GroupWear> Groups, IReadOnlyList<HandBias> People);
+/// <param name="Hazard">How often its valves begin to fail.</param>
+public sealed record TypeLearned(WearComponents Components, SharedInformation Shared, IReadOnlyDictionary<string, SharedInformation> Said, IReadOnlyList<GroupWear> Groups, IReadOnlyList<HandBias> People, FleetHazard Hazard);
 
 /// <summary>
 /// Looks ahead for the engines of one type by one fit of all their readings: hours to the fleet's risk, when opening costs least, and the rule that
@@ -40,7 +41,7 @@ public static class TypeOutlook
         var wear = fit?.Engines.ToDictionary(e => e.Id, StringComparer.Ordinal) ?? [];
         var outlooks = new EngineOutlook[engines.Count];
         Parallel.For(0, engines.Count, i => outlooks[i] = Engine(engines[i], wear.GetValueOrDefault(engines[i].Id), today, fleet, trouble.GetValueOrDefault(engines[i].Id)));
-        return new TypeFit(outlooks, fit is null ? null : new TypeLearned(fit.Components, fit.Shared, wear.Keys.ToDictionary(id => id, fit.Said, StringComparer.Ordinal), fit.Groups, fit.People));
+        return new TypeFit(outlooks, fit is null ? null : new TypeLearned(fit.Components, fit.Shared, wear.Keys.ToDictionary(id => id, fit.Said, StringComparer.Ordinal), fit.Groups, fit.People, FleetHazard.Of(fit.Engines)));
     }
 
     /// <summary>One engine again with what its group taught: after a signature or a meter reading.</summary>
@@ -100,7 +101,7 @@ public static class TypeOutlook
         if (wear is null || wear.Now.Points.Count == 0 || !wear.KnowsRates)
         {
             var plain = Due.Of(engine.Book, engine.HoursNow, today, engine.Usage, null, findings.Count > 0);
-            return new EngineOutlook(engine.Id, plain, null, null, null, null, null, null, findings, points, wear?.Visits ?? []) { Trouble = trouble, ReadingVarianceMm2 = wear?.ReadingVarianceMm2 ?? 0, SharedSdMm = wear?.SharedSdMm ?? 0 };
+            return new EngineOutlook(engine.Id, plain, null, null, null, null, null, null, findings, points, wear?.Visits ?? []) { Trouble = trouble, ReadingVarianceMm2 = wear?.ReadingVarianceMm2 ?? 0, SharedSdMm = wear?.SharedSdMm ?? 0, Voice = wear is null ? EngineVoice.Silent : Voice(EngineVoice.Of(wear, new RiskWalk(wear.Now, HoursToRisk.DefaultHorizonHours), null)) };
         }
         var walk = new RiskWalk(wear.Now, HoursToRisk.DefaultHorizonHours);
         var plan = OpeningPlan.Of(walk, wear, fleet.Risk, fleet.BreachCost, HoursToRisk.DefaultHorizonHours);
@@ -123,11 +124,17 @@ public static class TypeOutlook
         {
             Trouble = trouble,
             RiskAtBook = bookHours is { } book ? walk.MostUpTo(book) : null,
-            WornAtBook = (bookHours ?? plan.HoursToRisk) is { } until && wear.IsWornBy(until),
+            DecidedByHours = Hours(plan.DecidedByHours),
+            DecidedByRisk = plan.DecidedByRisk,
+            ExposureAtBook = bookHours is { } exposed ? FleetHazard.Exposure(wear, exposed) : null,
+            Valves = wear.Now.Points.Count,
+            Voice = Voice(EngineVoice.Of(wear, walk, bookHours)),
             ReadingVarianceMm2 = wear.ReadingVarianceMm2,
             SharedSdMm = wear.SharedSdMm,
         };
 
+        EngineVoice Voice(EngineVoice said) => said with { Points = [.. said.Points.Select(p => p with { Point = Label(p.Point)! })], Named = Labels(said.Named), FoundOut = Labels(said.FoundOut), LookAgain = Labels(said.LookAgain) };
+        IReadOnlyList<string> Labels(IReadOnlyList<string> ids) => [.. ids.Select(id => Label(id)!)];
         string? Label(string? id) => id?[(engine.Id.Length + 1)..];
         static EngineHours? Hours(double? hours) => hours is { } h ? EngineHours.Near(h) : null;
     }
@@ -136,14 +143,15 @@ public static class TypeOutlook
     {
         var id = WearOfRecords.PointId(engine, point);
         var ahead = wear?.Ahead(id);
+        // One visit shows no rate.
         var known = wear?.KnowsRates ?? false;
-        var own = known ? ahead?.HoursTo(fleet.Risk, HoursToRisk.DefaultHorizonHours) : null;
+        var own = !known ? null : ahead?.HoursTo(fleet.Risk, HoursToRisk.DefaultHorizonHours);
         var standing = Standing(point);
-        return new PointOutlook(point.Label, wear?.Points.FirstOrDefault(p => p.Id == id), ahead, standing, own is { } hours ? EngineHours.Near(hours) : null, own is { } at ? ahead!.Side(at) : null)
+        return new PointOutlook(point.Label, known ? wear!.Points.FirstOrDefault(p => p.Id == id) : null, ahead, standing, own is { } hours ? EngineHours.Near(hours) : null, own is { } at ? ahead!.Side(at) : null)
         {
             Shown = Shown(point, standing, ahead),
             Aim = aims.GetValueOrDefault(id),
-            FromHere = known ? wear?.FreshFrom(id) : null,
+            FromHere = known ? wear!.FreshFrom(id) : null,
         };
     }
 

@@ -49,6 +49,7 @@ internal static class WearOfRecords
                 return new WearReading(id, visit.Visit.Id, run, asLeft, bounded ? null : r.EstimateMm, bounded ? r.LowerMm : null, bounded ? r.UpperMm : null, r.StandardUncertaintyMm is > 0 and var u ? u : Measuring.Reading.DefaultFeelSdMm)
                 {
                     Person = figure.Person,
+                    Confirmed = figure.Confirmed,
                 };
             }
         }

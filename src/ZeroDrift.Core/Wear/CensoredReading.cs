@@ -9,7 +9,7 @@ namespace ZeroDrift.Core.Wear;
 /// <param name="Shift">e: the mean within the bounds, in σ from the prediction.</param>
 public readonly record struct CensoredReading(double Mm, double Information, double Shift)
 {
-    private const double LeastInformation = 0.02;
+    private const double LeastInformation = 0.002;
     private const double MostStep = 3;
     private const double Farthest = 8;
 

@@ -157,6 +157,27 @@ internal sealed class EngineElimination
         foreach (var line in engine.Lines) Look(line);
     }
 
+    /// <summary>A line's readings with all that is shared taken off: the group's and the engine's rate, bedding-in, the visit, the hand.</summary>
+    /// <param name="line">The line.</param>
+    /// <param name="weighed">With the weights of the last solve.</param>
+    public IReadOnlyList<HistoryReading> HistoryOf(WearLine line, bool weighed = false)
+    {
+        var readings = new List<HistoryReading>();
+        Span<int> columns = stackalloc int[5];
+        Span<double> values = stackalloc double[5];
+        for (var r = 0; r < line.Runs.Length; r++)
+        {
+            foreach (var row in line.Runs[r].Rows)
+            {
+                var z = row.Y;
+                var count = Filled(line, row, columns, values);
+                for (var i = 0; i < count; i++) z -= values[i] * Values[columns[i]];
+                readings.Add(new HistoryReading(row.T, z, row.Variance / (weighed ? row.Omega : 1) + Covariance[row.VisitColumn * (all + 1)], r, row.MayBeFar));
+            }
+        }
+        return readings;
+    }
+
     private void Look(WearLine line)
     {
         var n = all;

@@ -15,8 +15,44 @@ public sealed record VisitShift(string Visit, double ShiftMm, double StandardErr
 /// <param name="LevelStandardErrorMm">Its error.</param>
 /// <param name="MmPer1000h">Its rate; negative closes.</param>
 /// <param name="StandardErrorMmPer1000h">Its error.</param>
-/// <param name="FastProbability">The chance that it is a fast valve.</param>
-public sealed record PointWear(string Id, double? LevelMm, double? LevelStandardErrorMm, double MmPer1000h, double StandardErrorMmPer1000h, double FastProbability);
+/// <param name="FastProbability">The chance that it is fast for life.</param>
+public sealed record PointWear(string Id, double? LevelMm, double? LevelStandardErrorMm, double MmPer1000h, double StandardErrorMmPer1000h, double FastProbability)
+{
+    /// <summary>The chance that it has begun to wear another way.</summary>
+    public double ChangeProbability { get; init; }
+
+    /// <summary>The last visit before it began to, where that is likely enough to be named; null else.</summary>
+    public WearChange? Changed { get; init; }
+
+    /// <summary>What was found last against all before it, in standard deviations, positive in the direction of wear; null where nothing expects.</summary>
+    public double? LastFoundZ { get; init; }
+
+    /// <summary>What was found last, and what was expected of it then, mm; null where nothing expected it.</summary>
+    public (double FoundMm, double ExpectedMm)? LastFound { get; init; }
+
+    /// <summary>The chance that what was found last is far off.</summary>
+    public double FarOffProbability { get; init; }
+
+    /// <summary>Enough was found to date it: a figure or a narrow pair of its own, or its group is known.</summary>
+    public bool IsDated { get; init; }
+
+    /// <summary>What was found last lies out of its window; whatever was set since.</summary>
+    public bool WasFoundOut { get; init; }
+
+    /// <summary>From this chance on a valve is named as wearing another way.</summary>
+    public const double NamedFrom = 0.8;
+
+    /// <summary>It is named: it has begun to wear another way, or has been fast all its life.</summary>
+    public bool IsNamed => ChangeProbability >= NamedFrom || FastProbability > 0.5;
+
+    /// <summary>So far not told apart from an outlier: a question, never a finding.</summary>
+    public bool AsksToLookAgain => !IsNamed && (ChangeProbability >= 0.1 || LastFoundZ >= 2.5);
+}
+
+/// <summary>Since when a valve wears another way.</summary>
+/// <param name="Visit">The last visit before it began.</param>
+/// <param name="Hours">Total engine hours then.</param>
+public sealed record WearChange(string Visit, double Hours);
 
 /// <summary>One engine of a fit, and what it says ahead.</summary>
 public sealed class EngineWear
@@ -30,10 +66,10 @@ public sealed class EngineWear
         (this.engine, this.solved, this.components) = (engine, solved, components);
         Visits = [.. engine.Visits.Select((v, i) => Shift(v, i))];
         Points = [.. engine.Lines.Select(Point)];
-        var levelled = engine.Lines.Where(l => l.Point.Window is not null && HasLevel(l)).ToList();
-        KnowsRates = levelled.TrueForAll(l => solved.Covariance[l.MeanColumn * (engine.Count + 1)] <= Square(WearFit.MeanPriorSd / 2));
-        Now = Curve(levelled, Present, default);
-        Fresh = Curve(engine.Lines.Where(l => l.Point.Window is not null), l => FreshlySet(l, SetMm(l)), new AheadQuadratic(Common, 0, 0, 0, 0, 0));
+        var dated = engine.Lines.Where(l => l.Point.Window is not null && IsDated(l)).ToList();
+        KnowsRates = dated.Where(HasLevel).All(l => solved.Covariance[l.MeanColumn * (engine.Count + 1)] <= Square(WearFit.MeanPriorSd / 2));
+        Now = Curve(dated.Where(HasLevel), Present, default, true);
+        Fresh = Curve(dated, l => FreshlySet(l, SetMm(l)), new AheadQuadratic(Common, 0, 0, 0, 0, 0), false);
     }
 
     /// <summary>The engine.</summary>
@@ -55,35 +91,36 @@ public sealed class EngineWear
     public RiskCurve Fresh { get; }
 
     /// <summary>
-    /// Whether readings have said anything of how fast its kinds wear: half of what was believed before the first is gone. Until then a forecast is
-    /// only the belief that valves may do anything.
+    /// Whether readings have said anything of how fast its kinds wear: half of what was believed before the first is gone. Until then, after the only visit
+    /// of a new type, a forecast is only the belief that valves may do anything; records foretell nothing from it.
     /// </summary>
     public bool KnowsRates { get; }
 
-    /// <summary>
-    /// Whether some point is expected to have worn through half of its room, from its set figure to a limit, that many hours from now. A chance of being
-    /// out that rests on not knowing yet, with every point expected well inside, is no wear.
-    /// </summary>
-    public bool IsWornBy(double hours) => Now.Points.Any(ahead =>
+    /// <summary>Hours all its points were watched for, thousands: from each one's first reading to its last.</summary>
+    public double ValveHours => engine.Lines.Where(l => l.Runs.Length > 0).Sum(l => l.Rows.Max(r => r.T) - l.Rows.Min(r => r.T));
+
+    /// <summary>What is left of a point's room in the direction its group wears, mm, at least nothing; null where nothing gives a level or a window.</summary>
+    public double? RoomMm(string point)
     {
-        var set = (double)SetMm(engine.Lines.First(l => l.Point.Id == ahead.Id));
-        var (min, max, mean) = ((double)ahead.Window.MinMm, (double)ahead.Window.MaxMm, ahead.MeanMm(hours));
-        return mean - min <= (set - min) / 2 || max - mean <= (max - set) / 2;
-    });
+        var line = engine.Lines.First(l => l.Point.Id == point);
+        if (line.Point.Window is not { } window || Points.First(p => p.Id == point).LevelMm is not { } level) return null;
+        return Math.Max(0, solved.Values[line.MeanColumn] < 0 ? level - window.MinMm : window.MaxMm - level);
+    }
 
     /// <summary>Where a point heads as it stands; null where nothing gives a level or a window.</summary>
     public PointAhead? Ahead(string point) => Now.Points.FirstOrDefault(p => p.Id == point);
 
     /// <summary>Where a point would head from whatever figure it is left at; null without a window.</summary>
-    public FreshAhead? FreshFrom(string point) => engine.Lines.FirstOrDefault(l => l.Point.Id == point && l.Point.Window is not null) is { } line
-        ? Ahead(line, FreshlySet(line, Clearance.Near(0)) with { StartVariance = 0 }, default).ToFresh()
+    public FreshAhead? FreshFrom(string point) => engine.Lines.FirstOrDefault(l => l.Point.Id == point && l.Point.Window is not null && IsDated(l)) is { } line
+        ? Ahead(line, FreshlySet(line, Clearance.Near(0)) with { StartVariance = 0 }, default, false).ToFresh()
         : null;
 
     /// <summary>R(D) with every point freshly left at a figure, landed on with uncertainty u; the set figure where none is named.</summary>
     public RiskCurve LeftAt(IReadOnlyDictionary<string, Clearance> figures, double uncertaintyMm) => Curve(
-        engine.Lines.Where(l => l.Point.Window is not null),
+        engine.Lines.Where(l => l.Point.Window is not null && IsDated(l)),
         l => FreshlySet(l, figures.TryGetValue(l.Point.Id, out var mm) ? mm : SetMm(l)) with { StartVariance = uncertaintyMm * uncertaintyMm },
-        default);
+        default,
+        false);
 
     /// <summary>Variance of a reading to come at a point beside what it stands at: a reading's own, a visit's and a hand's, mm².</summary>
     public double ReadingVarianceMm2 => Square(components.ReadingSdMm) + Common;
@@ -95,7 +132,17 @@ public sealed class EngineWear
 
     private static bool HasLevel(WearLine line) => line.Runs.Length > 0 && line.Runs[^1].HasLevel && line.Runs[^1].Number >= (line.Point.PresentRun ?? int.MinValue);
 
-    private static Clearance SetMm(WearLine line) => line.Point.SetMm ?? Clearance.Near((line.Point.Window!.Value.MinMm + line.Point.Window.Value.MaxMm) / 2);
+    private static Clearance SetMm(WearLine line) => line.Point.FigureToSet!.Value;
+
+    /// <summary>Something was found of it that tells: a figure, or two bounds nearer to each other than half its window; or its group is known.</summary>
+    private bool IsDated(WearLine line)
+    {
+        var half = line.Point.Window is { } window ? (window.MaxMm - window.MinMm) / 2 : double.PositiveInfinity;
+        if (line.Rows.Any(r => !r.AsLeft && (r.HasFigure || r.Upper - r.Lower < half - 1e-9))) return true;
+        var rate = new double[engine.Count];
+        Slope(line, rate, 1);
+        return Math.Sqrt(Product(rate, rate)) <= Math.Max(Math.Abs(Fit(rate)) / 5, 0.003);
+    }
 
     private VisitShift Shift(WearVisit visit, int i)
     {
@@ -107,12 +154,76 @@ public sealed class EngineWear
     private PointWear Point(WearLine line)
     {
         var fresh = FreshlySet(line, Clearance.Near(0));
-        var rate = line.Own + Fit(fresh.T);
+        var base0 = line.Own + Fit(fresh.T);
         var slope = Reduced(line, fresh).T;
         var variance = Product(slope, slope) + 1 / line.Diagonal;
-        if (!HasLevel(line)) return new PointWear(line.Point.Id, null, null, rate, Math.Sqrt(variance), line.FastProbability);
-        var ahead = Ahead(line, Present(line), default);
-        return new PointWear(line.Point.Id, ahead.At0, Math.Sqrt(ahead.Variance0), rate, Math.Sqrt(variance), line.FastProbability);
+        var kinds = Kinds(line);
+        // What goes on faster later is no part of the rate now.
+        var rate = kinds.Sum(k => k.Share * (base0 + k.Slope));
+        var rateVariance = kinds.Sum(k => k.Share * (variance + k.SlopeVariance + Square(base0 + k.Slope - rate)));
+        var (history, last) = (line.History, LastFound(line));
+        var own = new PointWear(line.Point.Id, null, null, rate, Math.Sqrt(Math.Max(rateVariance, 0)), history?.Fast.Share ?? 0)
+        {
+            ChangeProbability = history?.Changed.Share ?? 0,
+            Changed = history?.Changed.Share >= PointWear.NamedFrom ? Since(line, history.ChangedAfter!.Value) : null,
+            LastFoundZ = last?.Z,
+            LastFound = last is { } surprise ? (surprise.FoundMm, surprise.ExpectedMm) : null,
+            FarOffProbability = line.Rows.LastOrDefault(r => !r.AsLeft)?.Far ?? 0,
+            IsDated = IsDated(line),
+            WasFoundOut = WasFoundOut(line),
+        };
+        if (!HasLevel(line)) return own;
+        var ahead = Ahead(line, Present(line), default, true);
+        var level = kinds.Sum(k => k.Share * (ahead.At0 + k.LevelMm));
+        return own with { LevelMm = level, LevelStandardErrorMm = Math.Sqrt(Math.Max(kinds.Sum(k => k.Share * (ahead.Variance0 + k.LevelVariance + Square(ahead.At0 + k.LevelMm - level))), 0)) };
+    }
+
+    private WearChange Since(WearLine line, double t)
+    {
+        var row = line.Rows.Last(r => Math.Abs(r.T - t) < 1e-9);
+        var visit = engine.Visits[row.VisitColumn];
+        return new WearChange(visit.Id, visit.Hours);
+    }
+
+    private static bool WasFoundOut(WearLine line)
+    {
+        if (line.Point.Window is not { } window || line.Rows.LastOrDefault(r => !r.AsLeft) is not { } found) return false;
+        return (found.Mm ?? found.Upper) < window.MinMm - 1e-9 || (found.Mm ?? found.Lower) > window.MaxMm + 1e-9;
+    }
+
+    /// <summary>The last found figure against all that was read before it, and left then in its own run.</summary>
+    private (double Z, double FoundMm, double ExpectedMm)? LastFound(WearLine line)
+    {
+        if (line.History is null || line.Rows.LastOrDefault(r => !r.AsLeft && r.HasFigure) is not { } last) return null;
+        var rows = line.Rows.ToList();
+        var readings = solved.HistoryOf(line, true);
+        var at = rows.IndexOf(last);
+        var before = readings.Where((r, i) => r.T < last.T || (r.T == last.T && rows[i].AsLeft && r.Run == readings[at].Run)).ToList();
+        if (!before.Exists(r => r.Run == readings[at].Run)) return null;
+        var tau = components.TauMmPer1000h[line.Group];
+        var expected = ValveHistory.Plain(before, 0, Math.Max(tau * tau, 1e-18), last.T);
+        var spread = expected.LevelVariance + last.Variance + solved.Covariance[last.VisitColumn * (engine.Count + 1)];
+        var off = readings[at].Z - expected.Level;
+        return ((solved.Values[line.MeanColumn] < 0 ? -off : off) / Math.Sqrt(spread), last.Y, last.Y - off);
+    }
+
+    /// <summary>What each kind of valve differs by from the history without kinds; without one the posterior itself is all there is.</summary>
+    private AheadKind[] Kinds(WearLine line)
+    {
+        if (line.History is not { } history) return [new AheadKind(1)];
+        var plain = ValveHistory.Plain(solved.HistoryOf(line, true), line.PriorMean, line.PriorVariance, (engine.NowHours - engine.FirstHours) / 1000);
+        return [.. new[] { history.Ordinary, history.Fast, history.Changed }.Select(k => new AheadKind(
+            k.Share, k.Level - plain.Level, k.Slope - plain.Slope, k.LevelVariance - plain.LevelVariance, k.Covariance - plain.Covariance, k.SlopeVariance - plain.SlopeVariance))];
+    }
+
+    /// <summary>The same with what has begun to fail going on faster: by a quarter, give or take half (common practice, no source).</summary>
+    private AheadKind[] KindsAhead(WearLine line)
+    {
+        var kinds = Kinds(line);
+        if (line.History is not { } history) return kinds;
+        var more = history.Changed.Slope / 4;
+        kinds[^1] = kinds[^1] with { Slope = kinds[^1].Slope + more, SlopeVariance = kinds[^1].SlopeVariance + Square(2 * more) };
+        return kinds;
     }
 
     /// <summary>A forecast's gradient: constant, per t, per ε, each over the engine's columns and the point's own rate, with where it starts.</summary>
@@ -163,7 +274,7 @@ public sealed class EngineWear
         return new Basis(c, t, g.E);
     }
 
-    private PointAheadParts Ahead(WearLine line, Gradient g, AheadQuadratic more)
+    private PointAheadParts Ahead(WearLine line, Gradient g, AheadQuadratic more, bool fromItsLevel)
     {
         var basis = Reduced(line, g);
         var d = line.Diagonal;
@@ -175,36 +286,38 @@ public sealed class EngineWear
             2 * Product(basis.T, basis.E),
             Product(basis.E, basis.E)).Plus(more);
         var mean = (g.StartMm + Fit(g.C) + g.OwnC * line.Own, Fit(g.T) + line.Own, Fit(g.E));
-        return new PointAheadParts(line, mean, variance, g.OwnC, basis);
+        var kinds = KindsAhead(line);
+        return new PointAheadParts(line, mean, variance, basis, fromItsLevel ? kinds : [.. kinds.Select(k => k with { LevelMm = 0, LevelVariance = 0, Covariance = 0 })]);
     }
 
-    private sealed record PointAheadParts(WearLine Line, (double C, double T, double E) Mean, AheadQuadratic Variance, double OwnC, Basis Basis)
+    private sealed record PointAheadParts(WearLine Line, (double C, double T, double E) Mean, AheadQuadratic Variance, Basis Basis, AheadKind[] Kinds)
     {
         public double At0 => Mean.C + Mean.E;
 
         public double Variance0 => Variance.At(0, 1);
 
-        public PointAhead ToAhead() => new(Line.Point.Id, Line.Point.Window!.Value, Mean, Variance, OwnC, Kinds.Ordinary, Kinds.Fast, Line.FastProbability);
+        public PointAhead ToAhead() => new(Line.Point.Id, Line.Point.Window!.Value, Mean, Variance, Kinds);
 
-        public FreshAhead ToFresh() => new(
-            Mean.C, Mean.T, Mean.E, Variance.C, Variance.T, Variance.E, Variance.TT, Variance.TE, Variance.EE,
-            Line.FastProbability, Kinds.Ordinary.Shift, Kinds.Ordinary.Variance, Kinds.Fast.Shift, Kinds.Fast.Variance);
-
-        /// <summary>What the rate differs by for either kind of valve; without the mixture the posterior itself is the one component.</summary>
-        private ((double Shift, double Variance) Ordinary, (double Shift, double Variance) Fast) Kinds
+        public FreshAhead ToFresh()
         {
-            get
+            var plain = new FreshAhead(Mean.C, Mean.T, Mean.E, Variance.C, Variance.T, Variance.E, Variance.TT, Variance.TE, Variance.EE);
+            return Kinds is not [var usual, var fast, var changed] ? plain : plain with
             {
-                if (Line.FastProbability <= 0) return default;
-                var (plain, quick) = (Line.Kind.IfOrdinary, Line.Kind.IfFast);
-                return ((plain.Mean - Line.Own, plain.Variance - Line.OwnVariance), (quick.Mean - Line.Own, quick.Variance - Line.OwnVariance));
-            }
+                FastProbability = fast.Share,
+                OrdinaryShift = usual.Slope,
+                OrdinaryVariance = usual.SlopeVariance,
+                FastShift = fast.Slope,
+                FastVariance = fast.SlopeVariance,
+                ChangeProbability = changed.Share,
+                ChangedShift = changed.Slope,
+                ChangedVariance = changed.SlopeVariance,
+            };
         }
     }
 
-    private RiskCurve Curve(IEnumerable<WearLine> lines, Func<WearLine, Gradient> gradient, AheadQuadratic shared)
+    private RiskCurve Curve(IEnumerable<WearLine> lines, Func<WearLine, Gradient> gradient, AheadQuadratic shared, bool fromItsLevel)
     {
-        var parts = lines.Select(l => Ahead(l, gradient(l), shared)).ToArray();
+        var parts = lines.Select(l => Ahead(l, gradient(l), shared, fromItsLevel)).ToArray();
         var n = parts.Length;
         if (n < 2) return new RiskCurve([.. parts.Select(p => p.ToAhead())], default);
         var (c, t, e) = (Total(parts, p => p.Basis.C), Total(parts, p => p.Basis.T), Total(parts, p => p.Basis.E));

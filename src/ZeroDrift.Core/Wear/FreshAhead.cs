@@ -4,7 +4,7 @@ using ZeroDrift.Core.Lengths;
 namespace ZeroDrift.Core.Wear;
 
 /// <summary>
-/// Where one lash point heads from whatever figure it is left at: what a fit knows of it in fourteen numbers, so that the question can be asked far
+/// Where one lash point heads from whatever figure it is left at: what a fit knows of it in seventeen numbers, so that the question can be asked far
 /// from the record. t in 1000 h, ε = exp(−D/150).
 /// </summary>
 /// <param name="MeanC">Expected change at once, mm.</param>
@@ -16,14 +16,18 @@ namespace ZeroDrift.Core.Wear;
 /// <param name="TT">Per t².</param>
 /// <param name="TE">Per tε.</param>
 /// <param name="EE">Per ε².</param>
-/// <param name="FastProbability">The chance that it is a fast valve; 0: the one component is all there is.</param>
+/// <param name="FastProbability">The chance that it is a fast valve; </param>
 /// <param name="OrdinaryShift">What its rate differs by if it is an ordinary valve, mm per 1000 h.</param>
 /// <param name="OrdinaryVariance">What that adds to the rate's variance; may be negative.</param>
 /// <param name="FastShift">The same if it is a fast one.</param>
 /// <param name="FastVariance">The same.</param>
+/// <param name="ChangeProbability">The chance that it has begun to wear another way; nothing in contexts from before this was asked.</param>
+/// <param name="ChangedShift">What its rate differs by then, what it will go on faster by in it.</param>
+/// <param name="ChangedVariance">What that adds to the rate's variance.</param>
 public sealed record FreshAhead(
     double MeanC, double MeanT, double MeanE, double C, double T, double E, double TT, double TE, double EE,
-    double FastProbability = 0, double OrdinaryShift = 0, double OrdinaryVariance = 0, double FastShift = 0, double FastVariance = 0)
+    double FastProbability = 0, double OrdinaryShift = 0, double OrdinaryVariance = 0, double FastShift = 0, double FastVariance = 0,
+    double ChangeProbability = 0, double ChangedShift = 0, double ChangedVariance = 0)
 {
     /// <summary>A rate and its error, mm per 1000 h, and nothing else.</summary>
     public static FreshAhead Plain(double mmPer1000h, double standardError) => new(0, mmPer1000h, 0, 0, 0, 0, standardError * standardError, 0, 0);
@@ -34,10 +38,11 @@ public sealed record FreshAhead(
         window,
         (mm + MeanC, MeanT, MeanE),
         new AheadQuadratic(C + uncertaintyMm * uncertaintyMm, T, E, TT, TE, EE),
-        0,
-        (OrdinaryShift, OrdinaryVariance),
-        (FastShift, FastVariance),
-        FastProbability);
+        [
+            new AheadKind(1 - FastProbability - ChangeProbability, Slope: OrdinaryShift, SlopeVariance: OrdinaryVariance),
+            new AheadKind(FastProbability, Slope: FastShift, SlopeVariance: FastVariance),
+            new AheadKind(ChangeProbability, Slope: ChangedShift, SlopeVariance: ChangedVariance),
+        ]);
 
     /// <summary>Whether the ends of what a gap may be lead to different answers on leaving it until the next visit: a finer figure is worth its blades.</summary>
     /// <param name="window">Its limits.</param>

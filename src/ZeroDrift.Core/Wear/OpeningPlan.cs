@@ -10,6 +10,12 @@ namespace ZeroDrift.Core.Wear;
 /// <param name="CostPerHour">γ: what a well-kept life costs an hour, in overheads.</param>
 public sealed record OpeningPlan(double? HoursToRisk, string? DecidedBy, LimitSide? Side, double? OpenAfterHours, double CostPerHour)
 {
+    /// <summary>That point's own hours to the same risk, null where it never reaches it: an engine's risk is the sum of many, and never put on one valve's name.</summary>
+    public double? DecidedByHours { get; init; }
+
+    /// <summary>That point's own chance when the engine reaches its risk; null where it does not.</summary>
+    public double? DecidedByRisk { get; init; }
+
     /// <summary>What a valve out of its limits costs in overheads, unless the fleet says otherwise (common practice, no source).</summary>
     public const double DefaultBreachCost = 20;
 
@@ -33,6 +39,6 @@ public sealed record OpeningPlan(double? HoursToRisk, string? DecidedBy, LimitSi
         var hours = walk.FirstAt(risk);
         if (hours is not { } at) return new OpeningPlan(null, null, null, open, gamma);
         var decides = now.Points.MaxBy(p => p.Out(at));
-        return new OpeningPlan(hours, decides?.Id, decides?.Side(at), open, gamma);
+        return new OpeningPlan(hours, decides?.Id, decides?.Side(at), open, gamma) { DecidedByHours = decides?.HoursTo(risk, horizonHours), DecidedByRisk = decides?.Out(at) };
     }
 }

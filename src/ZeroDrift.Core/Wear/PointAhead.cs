@@ -13,24 +13,40 @@ internal readonly record struct AheadQuadratic(double C, double T, double E, dou
     public AheadQuadratic Times(double f) => new(C * f, T * f, E * f, TT * f, TE * f, EE * f);
 }
 
+/// <summary>What one kind of valve adds to a forecast: its share, and what its level and slope differ by from the one history without kinds.</summary>
+/// <param name="Share">How likely.</param>
+/// <param name="LevelMm">Level, mm.</param>
+/// <param name="Slope">Slope, mm per 1000 h.</param>
+/// <param name="LevelVariance">Variance of the level; may be negative.</param>
+/// <param name="Covariance">Of level and slope.</param>
+/// <param name="SlopeVariance">Of the slope.</param>
+internal readonly record struct AheadKind(double Share, double LevelMm = 0, double Slope = 0, double LevelVariance = 0, double Covariance = 0, double SlopeVariance = 0);
+
+/// <summary>One normal of a forecast.</summary>
+internal readonly record struct AheadPart(double Share, double Mean, double Variance);
+
 /// <summary>
-/// Where one lash point is heading: its clearance D hours from now as a mixture of an ordinary and a fast valve, each normal.
+/// Where one lash point is heading: its clearance D hours from now as a mixture of an ordinary valve, a fast one and one that has begun to wear another
+/// way, each normal.
 /// </summary>
 public sealed class PointAhead
 {
+    /// <summary>No forecast is surer than this, mm (common practice, no source).</summary>
+    private const double SurestMm = 0.003;
+
+    /// <summary>Ordinary, fast, changed.</summary>
+    internal const int MostKinds = 3;
     private readonly double atNow;
     private readonly double perT;
     private readonly double perE;
     private readonly AheadQuadratic variance;
-    private readonly double slopeAtNow;
-    private readonly (double Shift, double Variance) ordinary;
-    private readonly (double Shift, double Variance) fast;
+    private readonly AheadKind[] kinds;
 
-    internal PointAhead(string id, Window window, (double C, double T, double E) mean, AheadQuadratic variance, double slopeAtNow, (double Shift, double Variance) ordinary, (double Shift, double Variance) fast, double fastProbability)
+    internal PointAhead(string id, Window window, (double C, double T, double E) mean, AheadQuadratic variance, IEnumerable<AheadKind>? kinds = null)
     {
-        (Id, Window, this.variance, this.slopeAtNow, FastProbability) = (id, window, variance, slopeAtNow, fastProbability);
+        (Id, Window, this.variance) = (id, window, variance);
         (atNow, perT, perE) = mean;
-        (this.ordinary, this.fast) = (ordinary, fast);
+        this.kinds = [.. (kinds ?? [new AheadKind(1)]).Where(k => k.Share > 0)];
     }
 
     /// <summary>The point.</summary>
@@ -39,22 +55,20 @@ public sealed class PointAhead
     /// <summary>Its limits.</summary>
     public Window Window { get; }
 
-    /// <summary>The chance that it is a fast valve.</summary>
-    public double FastProbability { get; }
-
     /// <summary>Expected clearance D hours from now, mm; may fall below zero.</summary>
     public double MeanMm(double hours)
     {
-        var g = slopeAtNow + hours / 1000;
-        return Mean(hours) + g * ((1 - FastProbability) * ordinary.Shift + FastProbability * fast.Shift);
+        var sum = 0.0;
+        foreach (var part in Parts(hours, stackalloc AheadPart[MostKinds])) sum += part.Share * part.Mean;
+        return sum;
     }
 
-    /// <summary>Its standard deviation, both kinds of valve allowed for.</summary>
+    /// <summary>Its standard deviation, every kind of valve allowed for.</summary>
     public double SdMm(double hours)
     {
-        var (a, b) = Parts(hours);
-        var mean = (1 - FastProbability) * a.Mean + FastProbability * b.Mean;
-        return Math.Sqrt((1 - FastProbability) * (a.Variance + Square(a.Mean - mean)) + FastProbability * (b.Variance + Square(b.Mean - mean)));
+        var (mean, sum) = (MeanMm(hours), 0.0);
+        foreach (var part in Parts(hours, stackalloc AheadPart[MostKinds])) sum += part.Share * (part.Variance + Square(part.Mean - mean));
+        return Math.Sqrt(sum);
     }
 
     /// <summary>Chance of standing below the window.</summary>
@@ -90,20 +104,24 @@ public sealed class PointAhead
     public IReadOnlyList<FanStep> Fan(double aheadHours, int steps = 8) =>
         [.. Enumerable.Range(0, steps + 1).Select(i => aheadHours * i / steps).Select(h => new FanStep(h, MeanMm(h), Quantile(h, 0.05), Quantile(h, 0.95)))];
 
-    internal ((double Mean, double Variance) Ordinary, (double Mean, double Variance) Fast) Parts(double hours)
+    /// <summary>Its normals after some hours, put into a buffer of <see cref="MostKinds"/>.</summary>
+    internal ReadOnlySpan<AheadPart> Parts(double hours, Span<AheadPart> into)
     {
         var (t, e) = (hours / 1000, Math.Exp(-hours / WearLayoutBuilder.BeddingHours));
-        var g = slopeAtNow + t;
-        var (mean, spread) = (Mean(hours), variance.At(t, e));
-        return ((mean + g * ordinary.Shift, Math.Max(spread + g * g * ordinary.Variance, 1e-8)), (mean + g * fast.Shift, Math.Max(spread + g * g * fast.Variance, 1e-8)));
+        var (mean, spread) = (atNow + perT * t + perE * e, variance.At(t, e));
+        for (var k = 0; k < kinds.Length; k++)
+        {
+            var kind = kinds[k];
+            into[k] = new AheadPart(kind.Share, mean + kind.LevelMm + kind.Slope * t, Math.Max(spread + kind.LevelVariance + 2 * kind.Covariance * t + kind.SlopeVariance * t * t, SurestMm * SurestMm));
+        }
+        return into[..kinds.Length];
     }
-
-    private double Mean(double hours) => atNow + perT * hours / 1000 + perE * Math.Exp(-hours / WearLayoutBuilder.BeddingHours);
 
     private double Sum(double hours, Func<double, double, double> chance)
     {
-        var (a, b) = Parts(hours);
-        return (1 - FastProbability) * chance(a.Mean, a.Variance) + (FastProbability > 0 ? FastProbability * chance(b.Mean, b.Variance) : 0);
+        var sum = 0.0;
+        foreach (var part in Parts(hours, stackalloc AheadPart[MostKinds])) sum += part.Share * chance(part.Mean, part.Variance);
+        return sum;
     }
 
     private static double Square(double x) => x * x;

@@ -26,13 +26,14 @@ public sealed class RiskCurve
     public double At(double hours)
     {
         if (points.Length == 0) return 0;
-        var parts = new ((double Mean, double Variance) A, (double Mean, double Variance) B)[points.Length];
+        Span<AheadPart> parts = points.Length <= 32 ? stackalloc AheadPart[points.Length * PointAhead.MostKinds] : new AheadPart[points.Length * PointAhead.MostKinds];
+        Span<int> counts = points.Length <= 32 ? stackalloc int[points.Length] : new int[points.Length];
         var least = double.MaxValue;
         for (var i = 0; i < points.Length; i++)
         {
-            parts[i] = points[i].Parts(hours);
-            least = Math.Min(least, parts[i].A.Variance);
-            if (points[i].FastProbability > 0) least = Math.Min(least, parts[i].B.Variance);
+            var own = points[i].Parts(hours, parts[(i * PointAhead.MostKinds)..]);
+            counts[i] = own.Length;
+            foreach (var part in own) least = Math.Min(least, part.Variance);
         }
         var kappa = Math.Clamp(common.At(hours / 1000, Math.Exp(-hours / WearLayoutBuilder.BeddingHours)), 0, 0.98 * least);
         Span<double> inside = stackalloc double[Nodes.Length];
@@ -41,10 +42,8 @@ public sealed class RiskCurve
         Span<double> outside = stackalloc double[Nodes.Length];
         for (var i = 0; i < points.Length; i++)
         {
-            var q = points[i].FastProbability;
             outside.Clear();
-            Add(outside, 1 - q, points[i], parts[i].A.Mean, parts[i].A.Variance - kappa, scale);
-            if (q > 0) Add(outside, q, points[i], parts[i].B.Mean, parts[i].B.Variance - kappa, scale);
+            foreach (var part in parts.Slice(i * PointAhead.MostKinds, counts[i])) Add(outside, part.Share, points[i], part.Mean, part.Variance - kappa, scale);
             for (var k = 0; k < Nodes.Length; k++) inside[k] *= 1 - Math.Min(1, outside[k]);
         }
         var all = 0.0;

@@ -4,12 +4,18 @@ namespace ZeroDrift.Core.Wear;
 /// Readings of one group of engines fitted at once:
 /// y = c(run) + (μ(g) + d(engine, g) + b(point))·t + β(g)·s + a(visit) + p(person) + e, t in 1000 h.
 /// A visit's common shift, a person's hand, an engine's load, the first hours after a setting and the odd reading are told apart before a valve is
-/// blamed; readings known only by bounds enter as such; some valve may be a fast one. Twelve rounds of a linear solve and of the components it implies
-/// (empirical Bayes; iteratively reweighted for heavy tails).
+/// blamed; readings known only by bounds enter as such; some valve may be fast for life, or have begun to wear another way (<see cref="ValveHistory"/>).
+/// Twelve rounds of a linear solve and of the components it implies (empirical Bayes).
 /// </summary>
 public sealed class WearFit
 {
     private const int Rounds = 12;
+
+    /// <summary>Every so many rounds each valve's own history is weighed; before the first, visits alone find their weight.</summary>
+    private const int RoundsToAHistory = 3;
+
+    /// <summary>How far a reading strays before any fit, mm: where a far one starts from (common practice, no source).</summary>
+    private const double RoughMm = 0.03;
 
     /// <summary>What is believed of a group's rate before its first reading, mm per 1000 h.</summary>
     internal const double MeanPriorSd = 0.05;
@@ -76,9 +82,10 @@ public sealed class WearFit
             fit.Weigh(round == 1);
             fit.Solve(others);
             if (still) break;
-            if (round < Rounds) fit.Learn();
+            if (round % RoundsToAHistory == 0 && (options.Mixture || options.HeavyTails)) fit.LookBack();
+            if (round < RoundsToAHistory) fit.WeighVisits();
+            else if (round < Rounds) fit.Learn();
         }
-        fit.NameFastValves();
         return fit;
     }
 
@@ -111,7 +118,18 @@ public sealed class WearFit
     private void Begin()
     {
         foreach (var line in engines.SelectMany(e => e.Lines))
+        {
             (line.PriorMean, line.PriorVariance) = (0, Square(Components.TauMmPer1000h[line.Group]));
+            foreach (var row in line.Rows) row.MayBeFar &= options.HeavyTails;
+            if (line.Rows.Any(r => r.MayBeFar) && Median(line) is var middle)
+                foreach (var row in line.Rows.Where(r => r.MayBeFar)) row.Omega = 5 / (4 + Square((row.Mm!.Value - middle) / RoughMm));
+        }
+    }
+
+    private static double Median(WearLine line)
+    {
+        var sorted = line.Rows.Where(r => r.HasFigure).Select(r => r.Mm!.Value).Order().ToList();
+        return (sorted[(sorted.Count - 1) / 2] + sorted[sorted.Count / 2]) / 2;
     }
 
     private void Weigh(bool first) => Parallel.ForEach(engines, engine =>
@@ -121,13 +139,15 @@ public sealed class WearFit
         {
             if (row.Mm is { } mm)
             {
-                row.Y = mm;
-                row.Weight = row.Omega / (sd * sd + row.AddedVariance);
-                continue;
+                (row.Y, row.Information) = (mm, 1);
             }
-            var censored = first ? CensoredReading.First(row.Lower, row.Upper) : CensoredReading.Of(row.Lower, row.Upper, row.Y - row.Residual, sd);
-            row.Y = censored.Mm;
-            row.Weight = censored.Information / (sd * sd);
+            else
+            {
+                var censored = first ? CensoredReading.First(row.Lower, row.Upper) : CensoredReading.Of(row.Lower, row.Upper, row.Y - row.Residual, sd);
+                (row.Y, row.Information) = (censored.Mm, censored.Information);
+            }
+            row.Variance = (sd * sd + row.AddedVariance) / row.Information;
+            row.Weight = row.Omega / row.Variance;
         }
     });
 
@@ -152,36 +172,44 @@ public sealed class WearFit
         Parallel.For(0, engines.Length, i => eliminated[i].Substitute(values, covariance, n));
     }
 
+    /// <summary>Each valve's own history, all that is shared taken as known.</summary>
+    private void LookBack() => Parallel.For(0, engines.Length, i =>
+    {
+        var now = (engines[i].NowHours - engines[i].FirstHours) / 1000;
+        foreach (var line in engines[i].Lines)
+        {
+            if (line.Runs.Length == 0) continue;
+            var prior = new HistoryPrior(values[SharedColumns.Mean(line.Group)], Components.TauMmPer1000h[line.Group], options.Mixture);
+            line.History = ValveHistory.Of(eliminated[i].HistoryOf(line), prior, options.HeavyTails, now);
+            var aside = line.History.Changed.Share > 0.5 ? line.History.ChangedAfter!.Value : double.NegativeInfinity;
+            foreach (var (row, far) in line.Rows.Zip(line.History.Far)) (row.Far, row.PutAside) = (far, row.T < aside);
+        }
+    });
+
     /// <summary>From a solve the weights, then the components, each with the ones before it.</summary>
     private void Learn()
     {
-        if (options.HeavyTails) Parallel.ForEach(engines, Reweigh);
         var old = Components;
         var now = old;
         if (options.Held is null) now = now with { ReadingSdMm = Math.Sqrt(ReadingVariance(old)) };
-        if (options.HeavyTails)
-            for (var i = 0; i < engines.Length; i++)
-                for (var v = 0; v < engines[i].Visits.Length; v++) engines[i].Lambda[v] = 4 / (3 + VisitSquare(i, v) / Square(old.VisitSdMm));
+        foreach (var row in engines.SelectMany(e => e.Lines).SelectMany(l => l.Rows)) row.Omega = row.PutAside ? ValveHistory.Nothing : Math.Max(1 - row.Far, ValveHistory.Nothing);
+        WeighVisits();
         if (options.Held is null) now = now with { VisitSdMm = Math.Sqrt(VisitVariance()), PersonSdMm = Math.Sqrt(PersonVariance()), TauMmPer1000h = Taus(), EngineTauMmPer1000h = EngineTaus() };
         Components = now;
         foreach (var line in engines.SelectMany(e => e.Lines))
         {
-            var tau = Components.TauMmPer1000h[line.Group];
-            var mean = values[SharedColumns.Mean(line.Group)];
-            if (options.Mixture)
-            {
-                line.Kind = FastValve.FromEstimate(line.Own, line.OwnVariance, line.PriorMean, line.PriorVariance, mean, tau);
-                line.FastProbability = line.Kind.Probability;
-            }
-            (line.PriorMean, line.PriorVariance) = line.FastProbability > 0.5 ? FastValve.Fast(mean) : (0, tau * tau);
+            var (tau, prior) = (Components.TauMmPer1000h[line.Group], new HistoryPrior(values[SharedColumns.Mean(line.Group)], 0, options.Mixture));
+            (line.PriorMean, line.PriorVariance) = line.IsOrdinary ? (0, tau * tau)
+                : line.History!.Changed.Share > 0.5 ? (prior.Jump, tau * tau + Square(prior.Jump))
+                : (3 * prior.Rate, Square(prior.Rate));
         }
     }
 
-    private void Reweigh(WearEngine engine)
+    private void WeighVisits()
     {
-        var variance = Square(Components.ReadingSdMm);
-        foreach (var row in engine.Lines.SelectMany(l => l.Runs).SelectMany(r => r.Rows).Where(r => r.HasFigure))
-            row.Omega = 5 / (4 + (row.Residual * row.Residual + row.Leverage) / (variance + row.AddedVariance));
+        if (!options.HeavyTails) return;
+        for (var i = 0; i < engines.Length; i++)
+            for (var v = 0; v < engines[i].Visits.Length; v++) engines[i].Lambda[v] = 4 / (3 + VisitSquare(i, v) / Square(Components.VisitSdMm));
     }
 
     private double ReadingVariance(WearComponents old)
@@ -192,13 +220,14 @@ public sealed class WearFit
         {
             foreach (var run in engine.Lines.SelectMany(l => l.Runs))
             {
-                if (run.Rows.Length < 2) continue;
+                // A figure against bounds says nothing of feel.
+                if (run.Rows.Count(r => r.HasFigure) < 2) continue;
                 foreach (var row in run.Rows)
                 {
-                    if (!row.HasFigure) continue;
-                    var share = variance / (variance + row.AddedVariance);
-                    sum += row.Omega * (row.Residual * row.Residual + row.Leverage) * share * share + variance * (1 - share);
-                    count++;
+                    if (!row.HasFigure || row.PutAside || row.Omega <= ValveHistory.Nothing) continue;
+                    var (share, near) = (variance / (variance + row.AddedVariance), 1 - row.Far);
+                    sum += Math.Min(row.Omega, near) * (row.Residual * row.Residual + row.Leverage) * share * share + near * variance * (1 - share);
+                    count += near;
                 }
             }
         }
@@ -265,7 +294,7 @@ public sealed class WearFit
         var (sums, counts) = (new double[shared.Groups.Count], new double[shared.Groups.Count]);
         foreach (var line in engines.SelectMany(e => e.Lines))
         {
-            if (line.FastProbability > 0.5) continue;
+            if (!line.IsOrdinary) continue;
             sums[line.Group] += line.Own * line.Own + line.OwnVariance;
             counts[line.Group]++;
         }
@@ -288,17 +317,7 @@ public sealed class WearFit
         return [.. sums.Select((sum, g) => Math.Sqrt((4 * Square(0.25 * MeanAtLeast(g)) + sum) / (4 + counts[g])))];
     }
 
-    private double MeanAtLeast(int group) => Math.Max(Math.Abs(values[SharedColumns.Mean(group)]), FastValve.SlowestMean);
-
-    private void NameFastValves()
-    {
-        foreach (var line in engines.SelectMany(e => e.Lines))
-        {
-            var tau = Components.TauMmPer1000h[line.Group];
-            line.Kind = FastValve.FromEstimate(line.Own, line.OwnVariance, line.PriorMean, line.PriorVariance, values[SharedColumns.Mean(line.Group)], tau);
-            line.FastProbability = options.Mixture ? line.Kind.Probability : 0;
-        }
-    }
+    private double MeanAtLeast(int group) => Math.Max(Math.Abs(values[SharedColumns.Mean(group)]), HistoryPrior.SlowestMean);
 
     private static double Square(double x) => x * x;
 }

@@ -34,9 +34,25 @@ internal sealed class WearRow
 
     /// <summary>q²: what the instrument adds to a reading's own scatter.</summary>
     public required double AddedVariance { get; init; }
+    public required bool AsLeft { get; init; }
 
-    /// <summary>ω: below one where the reading is far off.</summary>
+    /// <summary>An as-found figure that nobody confirmed, beside another reading of its run.</summary>
+    public bool MayBeFar { get; set; }
+
+    /// <summary>How likely it is far off, by its valve's own history.</summary>
+    public double Far { get; set; }
+
+    /// <summary>From before its valve began to wear another way.</summary>
+    public bool PutAside { get; set; }
+
+    /// <summary>ω: below one where the reading is far off or put aside.</summary>
     public double Omega { get; set; } = 1;
+
+    /// <summary>inf: one for a figure, less where only bounds are known.</summary>
+    public double Information { get; set; } = 1;
+
+    /// <summary>(σe² + q²)/inf: what it strays by, without its visit.</summary>
+    public double Variance { get; set; }
 
     /// <summary>The figure it enters with.</summary>
     public double Y { get; set; }
@@ -96,8 +112,14 @@ internal sealed class WearLine(WearPoint point, int group, WearRun[] runs)
     public double RightSide { get; set; }
     public double Own { get; set; }
     public double OwnVariance { get; set; }
-    public double FastProbability { get; set; }
-    public FastValve Kind { get; set; }
+
+    /// <summary>Its own history as last weighed; null where none was asked.</summary>
+    public ValveHistory? History { get; set; }
+
+    /// <summary>More likely than not it wears as its group does.</summary>
+    public bool IsOrdinary => History is null || (History.Changed.Share <= 0.5 && History.Fast.Share <= 0.5);
+
+    public IEnumerable<WearRow> Rows => runs.SelectMany(r => r.Rows);
 }
 
 /// <summary>One engine's part of a fit: visits, its own slopes, and the shared columns it touches, in this order.</summary>

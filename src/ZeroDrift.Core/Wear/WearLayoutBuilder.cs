@@ -12,6 +12,10 @@ internal sealed class WearLayoutBuilder
     /// <summary>Hours in which two thirds of the bedding-in is done (common practice, no source).</summary>
     public const double BeddingHours = 150;
 
+    /// <summary>Set by a pair, it is left this surely at least, and at most, mm (common practice, no source).</summary>
+    private const double SurestPairMm = 0.0125;
+    private const double LeastSurePairMm = 0.02;
+
     private readonly WearRecord record;
     private readonly SharedColumns shared;
     private readonly bool slopes;
@@ -113,7 +117,7 @@ internal sealed class WearLayoutBuilder
             var group = groupOf[point.Group];
             var at = Array.IndexOf(groups, group);
             var runs = readingsOf.TryGetValue(point.Id, out var readings)
-                ? readings.GroupBy(r => r.Item1.Run).OrderBy(r => r.Key).Select(r => Run(r.Key, [.. r])).ToArray()
+                ? readings.GroupBy(r => r.Item1.Run).OrderBy(r => r.Key).Select(r => Run(point, r.Key, [.. r])).ToArray()
                 : [];
             return new WearLine(point, group, runs)
             {
@@ -123,12 +127,14 @@ internal sealed class WearLayoutBuilder
             };
         }
 
-        WearRun Run(int number, (WearReading Reading, WearVisit Visit)[] readings)
+        WearRun Run(WearPoint point, int number, (WearReading Reading, WearVisit Visit)[] readings)
         {
             double? set = null;
             foreach (var (reading, visit) in readings) if (reading.AsLeft && (set is null || visit.Hours < set)) set = visit.Hours;
             if (readings.Length > 1) foreach (var (_, visit) in readings) used[place[visit.Id]] = true;
-            return new WearRun(number, set, [.. readings.Select(r => Row(r.Reading, r.Visit, set))]);
+            WearRow[] rows = [.. readings.Select(r => Row(SetByPair(r.Reading, point), r.Visit, set))];
+            for (var i = 0; i < rows.Length; i++) rows[i].MayBeFar = rows is { Length: > 1 } && rows[i].HasFigure && readings[i].Reading is { AsLeft: false, Confirmed: false };
+            return new WearRun(number, set, rows);
         }
 
         WearRow Row(WearReading reading, WearVisit visit, double? set)
@@ -146,7 +152,16 @@ internal sealed class WearLayoutBuilder
                 Lower = reading.Mm is null ? reading.LowerMm : null,
                 Upper = reading.Mm is null ? reading.UpperMm : null,
                 AddedVariance = reading.Mm is null ? 0 : added,
+                AsLeft = reading.AsLeft,
             };
+        }
+
+        // Who sets by a pair does not leave the gap anywhere between: it is the set figure, less surely.
+        static WearReading SetByPair(WearReading reading, WearPoint point)
+        {
+            if (reading is not { AsLeft: true, Mm: null, LowerMm: { } low, UpperMm: { } high }) return reading;
+            var set = point.FigureToSet is { } mm && mm >= low - 1e-9 && mm <= high + 1e-9 ? (double)mm : (low + high) / 2;
+            return reading with { Mm = set, StandardUncertaintyMm = Math.Clamp((high - low) / Math.Sqrt(12), SurestPairMm, LeastSurePairMm) };
         }
 
         int Local(int column)

@@ -14,6 +14,9 @@ public sealed record WearPoint(string Id, string Engine, string Group, Window? W
 {
     /// <summary>The run it is in now, where that holds no reading: nothing gives a level then. Null: its last run with a reading.</summary>
     public int? PresentRun { get; init; }
+
+    /// <summary>The figure it is set to, else the middle of its window; null without a window.</summary>
+    internal Clearance? FigureToSet => SetMm ?? (Window is { } window ? Clearance.Near((window.MinMm + window.MaxMm) / 2) : null);
 }
 
 /// <summary>One opening of one engine.</summary>
@@ -37,6 +40,9 @@ public readonly record struct WearReading(string Point, string Visit, int Run, b
 {
     /// <summary>Who measured this one, where not who measured the visit.</summary>
     public string? Person { get; init; }
+
+    /// <summary>A second look or a second hand agreed: it is never taken for far off.</summary>
+    public bool Confirmed { get; init; }
 }
 
 /// <summary>All that is known of a group of engines that wear alike.</summary>

@@ -73,6 +73,7 @@ internal sealed class EngineHistory
         for (var i = 0; i < visits.Count; i++)
         {
             Visit(visits[i], JobKind.Overhead, i);
+            if (demo.Failing is { } failing && i == visits.Count - 1 - failing.VisitsSince) BeginToFail(failing.Point, failing.Rate);
             if (demo.SlippedAfterLastVisit is { } slipped && i == visits.Count - 1) Slip(slipped);
         }
         if (demo.RebuiltDaysAgo is { } rebuilt) Build(Day(rebuilt));
@@ -337,6 +338,12 @@ internal sealed class EngineHistory
             points[point.Id].RunTo(total[^1]);
             Measure(visit, point, "asFound", points[point.Id].GapMm, 4);
         }
+    }
+
+    private void BeginToFail(string label, double mmPer1000h)
+    {
+        points[type.Points.Single(p => p.Label == label).Id].Fail(mmPer1000h);
+        TrueRates[label] = mmPer1000h;
     }
 
     private void Slip(string label)

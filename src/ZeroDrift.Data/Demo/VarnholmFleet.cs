@@ -20,6 +20,9 @@ internal sealed record DemoEngine(string Name, string TypeCode, MachineKind Mach
     /// <summary>A point with a true rate of its own, mm per 1000 h.</summary>
     public (string Point, double Rate)? Fast { get; init; }
 
+    /// <summary>A point that begins to fail after a visit, with so many visits since, and its true rate from then on, mm per 1000 h.</summary>
+    public (string Point, int VisitsSince, double Rate)? Failing { get; init; }
+
     /// <summary>Days before today of the last overhead; null: wherever the interval falls.</summary>
     public int? LastVisitDaysAgo { get; init; }
 
@@ -84,7 +87,7 @@ internal static class VarnholmFleet
         new("Skarv · generator", "GL4-5", MachineKind.Ferry, "North Quay", 5.1, 2100),
         new("Lomvi · port main", "HV8-26", MachineKind.Ferry, "North Quay", 8.2, 7050) { WarmVisit = 2, LastVisitDaysAgo = 120 },
         new("Lomvi · starboard main", "HV8-26", MachineKind.Ferry, "North Quay", 8.2, 7010) { LastVisitDaysAgo = 95 },
-        new("Lomvi · generator", "GL4-5", MachineKind.Ferry, "North Quay", 5.0, 3900) { LastVisitDaysAgo = 61 },
+        new("Lomvi · generator", "GL4-5", MachineKind.Ferry, "North Quay", 5.0, 3900) { Failing = ("2E", 2, -0.055), LastVisitDaysAgo = 61 },
         new("Set 1", "PB6-8", MachineKind.Generator, "Power House", 1.3, 900) { LastVisitDaysAgo = 230 },
         new("Set 2", "PB6-8", MachineKind.Generator, "Power House", 1.2, 860) { LastVisitDaysAgo = 298 },
         new("Set 3", "PB6-8", MachineKind.Generator, "Power House", 1.4, 640) { RebuiltDaysAgo = 64 },

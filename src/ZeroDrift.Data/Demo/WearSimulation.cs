@@ -14,8 +14,11 @@ public sealed class WearingPoint(double startMm, double trueMmPer1000h)
     /// <summary>What the gap really is.</summary>
     public double GapMm { get; private set; } = startMm;
 
-    /// <summary>The rate put in.</summary>
-    public double TrueMmPer1000h { get; } = trueMmPer1000h;
+    /// <summary>The rate it wears at now.</summary>
+    public double TrueMmPer1000h { get; private set; } = trueMmPer1000h;
+
+    /// <summary>It begins to wear another way.</summary>
+    public void Fail(double mmPer1000h) => TrueMmPer1000h = mmPer1000h;
 
     /// <summary>Runs on to a total of hours.</summary>
     public void RunTo(double totalHours)

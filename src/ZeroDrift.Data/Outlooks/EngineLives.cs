@@ -11,7 +11,7 @@ using ZeroDrift.Data.Model;
 namespace ZeroDrift.Data.Outlooks;
 
 /// <summary>An engine's life as the core looks ahead with it, with the little more that is kept of it.</summary>
-public sealed record EngineLife(EngineRow Engine, EngineRecord Record, double MeterOffset, IReadOnlyList<(double? Mm, double? Hours)> Before);
+public sealed record EngineLife(EngineRow Engine, EngineRecord Record, double MeterOffset, IReadOnlyList<(double? Mm, double? Hours)> Before, HoursToday? Read);
 
 /// <summary>Reads lives from the projections: meter, signed visits, standing figures.</summary>
 public static class EngineLives
@@ -54,7 +54,6 @@ public static class EngineLives
     {
         var meter = readings.ToHistory();
         var visits = all.Where(v => v.TotalHours is not null).OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
-        var hoursNow = Math.Max(meter.Latest?.TotalHours.Hours ?? 0, visits.Count > 0 ? visits[^1].TotalHours!.Value : 0);
         var opened = visits.Select(v => new EngineVisit(v.Id.ToString(), EngineHours.Of(v.TotalHours!.Value), v.OpenedBy?.ToString(), v.OutOfTrend)).ToList();
         var byVisit = visits.Select(v => figures[v.Key].ToLookup(r => r.Point, StringComparer.Ordinal)).ToList();
         var before = new List<(double?, double?)>();
@@ -69,7 +68,7 @@ public static class EngineLives
                 if (rows.Count == 0) continue;
                 var visit = visits[i];
                 var (found, left) = (rows.Find(r => r.Stage == StandingStage.Found), rows.Find(r => r.Stage == StandingStage.Left));
-                own.Add(new PointVisit(opened[i], Figure(found), Figure(left)) { PartChanged = rows[0].PartChanged, OtherCondition = visit.Condition != condition });
+                own.Add(new PointVisit(opened[i], Figure(found) is { } figure ? figure with { Confirmed = IsConfirmed(found!, gaps[visit.Key]) } : null, Figure(left)) { PartChanged = rows[0].PartChanged, OtherCondition = visit.Condition != condition });
                 if (visit.OutOfTrend) continue;
                 if ((left ?? found) is { } stands && (stands.EstimateMm ?? stands.LowerMm ?? stands.UpperMm) is not null) standing = stands;
                 if ((left ?? found)?.EstimateMm is { } mm) last = (mm, visit.TotalHours);
@@ -77,8 +76,13 @@ public static class EngineLives
             before.Add(last);
             return new PointRecord(point.Label, point.Kind.ToString(), demands.GetValueOrDefault(point.Kind) as Demand.Gap, own, standing?.ToReading()) { StandingDragged = standing?.Dragged ?? false };
         }).ToList();
-        var usage = Usage.Of(meter.Totals, today, engine.DutyHoursPerDay, engine.MonthlyWeights ?? Season.Learned(meter.Totals, laidUp), laidUp);
-        return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), EngineHours.Of(hoursNow), usage, Clock(type, visits), opened, points) { SameGaps = [.. visits.SelectMany(v => Gaps(gaps[v.Key]))] }, meter.Offset, before);
+        var known = meter.Totals.Where(t => t.Date <= today).ToList();
+        // By the use up to its last reading: an engine that nobody reads goes on as it did, and its dates with it.
+        var usage = Usage.Of(known, known.Count > 0 ? known[^1].Date : today, engine.DutyHoursPerDay, engine.MonthlyWeights ?? Season.Learned(meter.Totals, laidUp), laidUp);
+        var opening = visits.FindLast(v => v.Date <= today);
+        var read = opening is { TotalHours: { } atVisit } && (known.Count == 0 || atVisit > known[^1].TotalHours) ? new HoursToday(EngineHours.Of(atVisit), opening.Date, usage)
+            : known.Count > 0 ? new HoursToday(known[^1].TotalHours, known[^1].Date, usage) : null;
+        return new EngineLife(engine, new EngineRecord(engine.Id.ToString(), read?.At(today) ?? EngineHours.Of(0), usage, Clock(type, visits), opened, points) { SameGaps = [.. visits.SelectMany(v => Gaps(gaps[v.Key]))] }, meter.Offset, before, read);
     }
 
     /// <summary>An injector, an engine brake, a lifter, whatever is set by an amount: no gap of theirs wears, and none is in the trend.</summary>
@@ -88,6 +92,10 @@ public static class EngineLives
 
     private static IEnumerable<WearGap> Gaps(IEnumerable<SameGapRow> rows) =>
         rows.GroupBy(r => r.Gap).OrderBy(g => g.Key).Where(g => g.Count() > 1).Select(g => new WearGap([.. g.OrderBy(r => r.Reading).Select(r => ((string?)r.By.ToString(), r.Mm))]));
+
+    /// <summary>What was found was looked at again, by the same hand or another, and agreed.</summary>
+    private static bool IsConfirmed(ReadingRow found, IEnumerable<SameGapRow> gaps) => found.EstimateMm is { } mm
+        && gaps.Where(g => g.Point == found.Point).GroupBy(g => g.Gap).Any(g => g.Any(r => Math.Abs(r.Mm - mm) < 1e-6) && g.Count(r => Math.Abs(r.Mm - mm) <= VisitFigure.AgreesWithinMm + 1e-9) > 1);
 
     private static VisitFigure? Figure(ReadingRow? reading) => reading is null ? null : new VisitFigure(reading.ToReading(), reading.Dragged, reading.By.ToString());
 

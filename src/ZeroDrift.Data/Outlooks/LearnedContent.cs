@@ -4,13 +4,13 @@ using ZeroDrift.Core.Wear;
 
 namespace ZeroDrift.Data.Outlooks;
 
-/// <summary>What is kept of a type's fit: how far things stray, the rates of its kinds, the hands, and what all engines said together.</summary>
-public sealed record LearnedContent(WearComponents Components, SharedInformation Shared, IReadOnlyList<GroupWear> Groups, IReadOnlyList<HandBias> People)
+/// <summary>What is kept of a type's fit: how far things stray, the rates of its kinds, the hands, what all engines said together, and how often its valves begin to fail.</summary>
+public sealed record LearnedContent(WearComponents Components, SharedInformation Shared, IReadOnlyList<GroupWear> Groups, IReadOnlyList<HandBias> People, FleetHazard Hazard = default)
 {
     /// <summary>Of a type that has not been fitted yet.</summary>
     public static LearnedContent Nothing => new(WearComponents.Start(0), SharedInformation.Empty([], [], true), [], []);
 
-    public static LearnedContent Of(TypeLearned learned) => new(learned.Components, learned.Shared, learned.Groups, learned.People);
+    public static LearnedContent Of(TypeLearned learned) => new(learned.Components, learned.Shared, learned.Groups, learned.People, learned.Hazard);
 
     public static LearnedContent Of(string json) => JsonSerializer.Deserialize<LearnedContent>(json, JsonSerializerOptions.Web)!;
 

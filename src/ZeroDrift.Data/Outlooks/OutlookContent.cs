@@ -5,6 +5,7 @@ using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Outlook;
+using ZeroDrift.Core.Wear;
 using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Data.Outlooks;
@@ -12,7 +13,12 @@ namespace ZeroDrift.Data.Outlooks;
 /// <summary>What is kept of an engine's outlook: all that the yard, the engine's page and a context need without reading its life.</summary>
 public sealed record OutlookContent
 {
+    /// <summary>Total hours on the day it was worked out; see <see cref="On"/>.</summary>
     public required EngineHours HoursNow { get; init; }
+
+    /// <summary>What was read last, and when; null where nobody ever read it.</summary>
+    public EngineHours? ReadHours { get; init; }
+    public DateOnly? ReadOn { get; init; }
 
     /// <summary>What to take off the total for what the meter shows.</summary>
     public required double MeterOffset { get; init; }
@@ -31,8 +37,18 @@ public sealed record OutlookContent
     /// <summary>The chance that some valve is out when the book calls.</summary>
     public double? RiskAtBook { get; init; }
 
-    /// <summary>Some point is expected to have worn through half of its room by then.</summary>
-    public bool WornAtBook { get; init; }
+    /// <summary>What new failures it is exposed to until then.</summary>
+    public double? ExposureAtBook { get; init; }
+
+    /// <summary>How many valves that chance is the sum of.</summary>
+    public int Valves { get; init; }
+
+    /// <summary>The deciding point's own hours to the fleet's risk, and its own chance when the engine reaches it.</summary>
+    public double? DecidedByHours { get; init; }
+    public double? DecidedByRisk { get; init; }
+
+    /// <summary>What is said of it.</summary>
+    public EngineVoice Voice { get; init; } = EngineVoice.Silent;
 
     /// <summary>A shift that all readings of a visit today would have in common, mm.</summary>
     public double SharedSdMm { get; init; }
@@ -48,6 +64,31 @@ public sealed record OutlookContent
     public required bool HasFigures { get; init; }
     public string? Trouble { get; init; }
     public required IReadOnlyList<PointContent> Points { get; init; }
+
+    /// <summary>Its last reading with the use since; null where nobody ever read it, and in rows from before that was kept.</summary>
+    public HoursToday? Today => ReadHours is { } hours && ReadOn is { } on ? new HoursToday(hours, on, Usage) : null;
+
+    /// <summary>The same on a later day: it has run on since it was worked out, and whatever lies ahead is as much nearer.</summary>
+    public OutlookContent On(DateOnly day)
+    {
+        if (Today?.At(day) is not { } now || now <= HoursNow) return this;
+        var run = now - HoursNow;
+        return this with
+        {
+            HoursNow = now,
+            DriftHours = Ahead(DriftHours),
+            OpenAfterHours = Ahead(OpenAfterHours),
+            DueByDriftHours = Ahead(DueByDriftHours),
+            EarlyHours = Nearer(EarlyHours),
+            LateHours = Nearer(LateHours),
+            DecidedByHours = Nearer(DecidedByHours),
+            Voice = Voice with { AtHours = Nearer(Voice.AtHours) },
+            Points = [.. Points.Select(p => p with { HoursToRisk = Nearer(p.HoursToRisk) })],
+        };
+
+        double? Nearer(double? ahead) => ahead is { } hours ? Math.Max(0, hours - run) : null;
+        EngineHours? Ahead(EngineHours? ahead) => ahead is { } hours ? EngineHours.Of(Math.Max(0, hours - run)) : null;
+    }
 
     public static OutlookContent Of(OutlookRow row) => Of(row.Content);
 
@@ -88,6 +129,18 @@ public sealed record PointContent
 
     /// <summary>The chance that it is a fast valve.</summary>
     public double FastProbability { get; init; }
+
+    /// <summary>The chance that it has begun to wear another way, and the last visit before it did, where that is named.</summary>
+    public double ChangeProbability { get; init; }
+    public Guid? ChangedAfterVisit { get; init; }
+    public double? ChangedAfterHours { get; init; }
+
+    /// <summary>What was found last, and what was expected then; null where nothing expected it.</summary>
+    public double? LastFoundMm { get; init; }
+    public double? LastExpectedMm { get; init; }
+
+    /// <summary>Enough is known of it, or of its kind, to date it.</summary>
+    public bool Dated { get; init; } = true;
 
     /// <summary>The figure that lasts longest, and the hours it gives the engine over the book's.</summary>
     public double? AimMm { get; init; }

@@ -13,7 +13,7 @@ namespace ZeroDrift.Data.Outlooks;
 public static class OutlookKeeper
 {
     /// <summary>The model the rows name.</summary>
-    public const string Model = "6b.3";
+    public const string Model = "6b.4";
 
     /// <summary>A type of so few engines is fitted whole at once: its group is the engine itself and its sisters.</summary>
     private const int FitAtOnceUpTo = 4;
@@ -173,6 +173,8 @@ public static class OutlookKeeper
         return new OutlookContent
         {
             HoursNow = record.HoursNow,
+            ReadHours = life.Read?.Read,
+            ReadOn = life.Read?.On,
             MeterOffset = life.MeterOffset,
             Usage = record.Usage,
             Book = record.Book,
@@ -180,7 +182,11 @@ public static class OutlookKeeper
             OpenAfterHours = outlook.OpenAfterHours,
             DueByDriftHours = fleet.PlainRisk ? outlook.RiskHours : outlook.OpenAfterHours,
             RiskAtBook = outlook.RiskAtBook,
-            WornAtBook = outlook.WornAtBook,
+            ExposureAtBook = outlook.ExposureAtBook,
+            Valves = outlook.Valves,
+            DecidedByHours = outlook.DecidedByHours,
+            DecidedByRisk = outlook.DecidedByRisk,
+            Voice = outlook.Voice,
             SharedSdMm = outlook.SharedSdMm,
             Visits = [.. outlook.Visits.Select(v => new VisitShiftContent(Guid.Parse(v.Visit), v.ShiftMm, v.StandardErrorMm, v.Odd))],
             EarlyHours = outlook.EarlyHours,
@@ -224,6 +230,12 @@ public static class OutlookKeeper
             StandardErrorMmPer1000h = outlook.Wear?.StandardErrorMmPer1000h,
             UnlikeSiblings = outlook.UnlikeSiblings,
             FastProbability = outlook.Wear?.FastProbability ?? 0,
+            ChangeProbability = outlook.Wear?.ChangeProbability ?? 0,
+            ChangedAfterVisit = outlook.Wear?.Changed is { } since ? Guid.Parse(since.Visit) : null,
+            ChangedAfterHours = outlook.Wear?.Changed?.Hours,
+            LastFoundMm = outlook.Wear?.LastFound?.FoundMm,
+            LastExpectedMm = outlook.Wear?.LastFound?.ExpectedMm,
+            Dated = outlook.Wear?.IsDated ?? false,
             AimMm = outlook.Aim?.AimMm,
             AimGainHours = outlook.Aim?.EngineGainHours,
             HoursToRisk = outlook.HoursToRisk,

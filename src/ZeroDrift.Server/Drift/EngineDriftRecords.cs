@@ -4,6 +4,7 @@ using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Server.Outlooks;
 
 namespace ZeroDrift.Server.Drift;
 
@@ -67,6 +68,14 @@ public sealed record DriftPoint
     /// <summary>The chance that it wears three times as fast as its siblings.</summary>
     public required double FastProbability { get; init; }
     public required bool UnlikeSiblings { get; init; }
+
+    /// <summary>The chance that it has begun to wear another way, and the last visit before, where it is named.</summary>
+    public double ChangeProbability { get; init; }
+    public Guid? ChangedAfterVisit { get; init; }
+    public double? ChangedAfterHours { get; init; }
+
+    /// <summary>Enough is known of it, or of its kind, to date it.</summary>
+    public bool Dated { get; init; }
     public double? HoursToRisk { get; init; }
     public LimitSide? Side { get; init; }
 
@@ -96,6 +105,13 @@ public sealed record EngineDriftResponse
     public DateOnly? OpenDate { get; init; }
     public double? BookHoursLeft { get; init; }
     public double? RiskAtBook { get; init; }
+
+    /// <summary>What is said of it, the same as in the yard.</summary>
+    public required VoiceResponse Voice { get; init; }
+
+    /// <summary>The deciding point's own hours to the fleet's risk, and its own chance when the engine reaches it.</summary>
+    public double? DecidedByHours { get; init; }
+    public double? DecidedByRisk { get; init; }
 
     /// <summary>It drifts out before the book calls: by the forecast at the fleet's risk, and worth an early look.</summary>
     public required bool BeforeBook { get; init; }

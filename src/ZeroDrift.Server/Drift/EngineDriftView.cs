@@ -25,7 +25,7 @@ internal static class EngineDriftView
         var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
         var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
         var fleet = await data.SettingsAsync();
-        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id));
+        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id)).On(day.Today);
         var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
         var visits = (await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed && !v.Bench && v.TotalHours != null).Include(v => v.Readings).ToListAsync())
             .OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
@@ -47,6 +47,9 @@ internal static class EngineDriftView
             BookHoursLeft = row.BookHoursLeft,
             RiskAtBook = outlook.RiskAtBook,
             BeforeBook = row.DriftsBeforeBook,
+            Voice = row.Voice,
+            DecidedByHours = outlook.DecidedByHours,
+            DecidedByRisk = outlook.DecidedByRisk,
             DecidedBy = outlook.DecidedBy,
             Side = outlook.Side,
             Before = await OutlookKeeper.BeforeLastVisitAsync(data, id, type, day.Today),
@@ -80,6 +83,10 @@ internal static class EngineDriftView
             StandardErrorMmPer1000h = known?.StandardErrorMmPer1000h,
             FastProbability = known?.FastProbability ?? 0,
             UnlikeSiblings = known?.UnlikeSiblings ?? false,
+            ChangeProbability = known?.ChangeProbability ?? 0,
+            ChangedAfterVisit = known?.ChangedAfterVisit,
+            ChangedAfterHours = known?.ChangedAfterHours,
+            Dated = known?.Dated ?? false,
             HoursToRisk = known?.HoursToRisk,
             Side = known?.Side,
             AimMm = known?.AimMm,

@@ -54,7 +54,7 @@ internal static class FleetDriftView
              let rate = point.MmPer1000h!.Value
              let sure = FleetDrift.Surely(rate, point.StandardErrorMmPer1000h!.Value)
              where sure > 0
-             orderby point.FastProbability > 0.5 descending, sure descending
+             orderby point.UnlikeSiblings descending, sure descending
              select new FastPoint(engine.Id, engine.Name, engine.TypeCode, point.Label, rate, point.StandardErrorMmPer1000h!.Value, mean, point.FastProbability, point.HoursToRisk, point.Side, point.Standing)).Take(MostFast)];
 
     private static List<UseRate> Uses(List<Looked> engines, Dictionary<(Guid, string), LashKind> kinds)

@@ -55,7 +55,7 @@ internal static class CallEndpoints
             {
                 Given.Above(hours, 0, 100_000, "inHours", "The engine hours until then", "h");
                 var now = await data.Outlooks.Where(o => o.EngineId == id).Select(o => o.Content).FirstOrDefaultAsync();
-                row.AtHours = (now is null ? 0 : OutlookContent.Of(now).HoursNow) + hours;
+                row.AtHours = (now is null ? 0 : OutlookContent.Of(now).On(today).HoursNow) + hours;
             }
             else row.Date = request.Date ?? throw new BadInputException("date", "Give the day, or after how many engine hours.");
             if (row.Date < today) throw new BadInputException("date", "That day is past; give today or later.");

@@ -33,7 +33,7 @@ internal static class EngineEndpoints
         var (from, most) = Paging.Of(skip, take);
         var fleet = await data.SettingsAsync();
         var rows = await yard.AllAsync(data);
-        return new DueListResponse(fleet.Name, fleet.Risk, day.Today, [.. rows.Skip(from).Take(most)], rows.Count);
+        return new DueListResponse(fleet.Name, fleet.Risk, day.Today, [.. rows.Skip(from).Take(most)], rows.Count, EarlyLooks.Of(rows));
     }
 
     public static Task<EngineResponse> Get(Guid id, ZeroDriftContext data, Yard yard, FleetDay day) => EngineView.OfAsync(id, data, yard, day);

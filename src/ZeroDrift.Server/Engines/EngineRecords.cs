@@ -10,7 +10,17 @@ using ZeroDrift.Server.Outlooks;
 namespace ZeroDrift.Server.Engines;
 
 /// <summary>The yard. Risk: the fleet's, at which drift decides.</summary>
-public sealed record DueListResponse(string Fleet, double Risk, DateOnly Today, IReadOnlyList<DueRow> Engines, int Total);
+/// <summary>The engines of the whole fleet that are worth an early look, and how many of them are expected out by their book's date: the sum of their chances.</summary>
+public sealed record EarlyLooks(int Engines, double ExpectedOut)
+{
+    internal static EarlyLooks Of(IReadOnlyList<DueRow> rows)
+    {
+        var early = rows.Where(r => r.DriftsBeforeBook).ToList();
+        return new EarlyLooks(early.Count, early.Sum(r => r.Voice.Risk ?? 0));
+    }
+}
+
+public sealed record DueListResponse(string Fleet, double Risk, DateOnly Today, IReadOnlyList<DueRow> Engines, int Total, EarlyLooks Early);
 
 public sealed record SeriesVisit(Guid OverheadId, double Hours, DateOnly Date, double? FoundMm, double? LeftMm, double? FoundLowerMm, double? FoundUpperMm, bool Excluded, bool PartChanged);
 

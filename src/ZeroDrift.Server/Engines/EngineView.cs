@@ -20,7 +20,7 @@ internal static class EngineView
         var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
         var fleet = await data.SettingsAsync();
         var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
-        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id));
+        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id)).On(day.Today);
         var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed).Include(v => v.Readings).ToListAsync();
         var sorted = visits.OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
         var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
@@ -33,7 +33,7 @@ internal static class EngineView
             Ledger = [.. Enumerable.Reverse(sorted).Select(v => Ledger(v, people))],
             Meter = [.. meter.OrderByDescending(m => m.Date).ThenByDescending(m => m.Sequence).Select(m => new MeterReadingResponse(m.Id, m.Date, m.ShownHours, m.NewMeterShows, m.PersonId is { } p && people.TryGetValue(p, out var name) ? name : m.Who, m.Remark, m.Withdrawn, m.ReplacesId, m.Why, m.VisitId))],
             OwnFigures = await OwnFigureEndpoints.List(id, data),
-            TotalHours = outlook.HoursNow,
+            TotalHours = outlook.ReadHours ?? outlook.HoursNow,
             Remark = engine.Remark,
             Rating = engine.Rating,
             Marks = [.. await data.Marks.AsNoTracking().Where(m => m.EngineId == id).OrderBy(m => m.CrankDeg).ThenBy(m => m.Name).Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap)).ToListAsync()],

@@ -34,13 +34,13 @@ internal static class HoursAhead
     public static async Task<HoursAheadResponse> OfAsync(Guid id, ZeroDriftContext data, FleetDay day, double? hours = null, DateOnly? date = null)
     {
         var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id && e.ArchivedAt == null) ?? throw new NotFoundException("There is no such engine.");
-        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id));
+        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id)).On(day.Today);
         var (use, today, shows) = (outlook.Usage, day.Today, outlook.HoursNow - outlook.MeterOffset);
         var answer = new HoursAheadResponse(today, shows, use.HoursPerDay, use.FromReadings, use.MonthlyWeights, engine.MonthlyWeights is null && use.MonthlyWeights.Any(w => Math.Abs(w - 1) > 1e-9), use.LaidUp);
         if (hours is { } asked)
         {
             var figure = Given.Above(asked, 0, EngineHours.Most, "hours", "What the meter is to show", "h");
-            if (figure < shows) throw new BadInputException("hours", $"The meter shows {shows:0} h already; ask for more.");
+            if (figure < shows) throw new BadInputException("hours", $"The meter shows about {shows:0} h already; ask for more.");
             var (earliest, latest) = use.DateBand(today, figure - shows);
             answer = answer with { Date = use.DateAfter(today, figure - shows), Earliest = earliest, Latest = latest };
         }

@@ -32,13 +32,13 @@ internal static class HoursEndpoints
         hours.MapPost("/feed/ask", Ask).WithName("ask-hours-feed").Refuses(503);
     }
 
-    /// <summary>Every engine in use with what its meter showed last and about what it should show now, in the order a round walks: site, machine.</summary>
+    /// <summary>Every engine in use with what its meter showed last and about what it should show now, the one read longest ago first, then as a round walks: site, machine.</summary>
     public static async Task<IReadOnlyList<RoundLine>> Round(ZeroDriftContext data, FleetDay day)
     {
         var today = day.Today;
         var rows = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).OrderBy(e => e.Machine!.Site!.Name).ThenBy(e => e.Machine!.Name).ThenBy(e => e.Name)
             .Select(e => new { e.Id, e.Name, Machine = e.Machine!.Name, Site = e.Machine.Site!.Name, e.DutyHoursPerDay, Last = data.MeterReadings.Where(m => m.EngineId == e.Id && !m.Withdrawn).OrderByDescending(m => m.Date).ThenByDescending(m => m.Sequence).FirstOrDefault(), Outlook = data.Outlooks.Where(o => o.EngineId == e.Id).Select(o => o.Content).FirstOrDefault() }).ToListAsync();
-        return [.. rows.Select(r =>
+        return [.. rows.OrderBy(r => r.Last?.Date ?? DateOnly.MinValue).Select(r =>
         {
             var usage = r.Outlook is null ? null : OutlookContent.Of(r.Outlook).Usage;
             var last = r.Last?.NewMeterShows ?? r.Last?.ShownHours;

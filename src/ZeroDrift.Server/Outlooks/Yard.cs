@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Visits;
+using ZeroDrift.Core.Wear;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
@@ -20,16 +21,21 @@ internal sealed class Yard(FleetDay day)
         var today = day.Today;
         var heads = await Heads(data, only).ToListAsync();
         var stale = heads.Where(h => !lines.TryGetValue(h.EngineId, out var known) || known.Version != h.Version || known.Fingerprint != h.Fingerprint || known.Day != today).Select(h => h.EngineId).ToList();
+        // What one engine teaches of new failures moves every engine's chance a little: told anew with its own line, and each day.
+        var hazard = stale.Count == 0 ? default : await HazardAsync(data);
         foreach (var chunk in stale.Chunk(500))
         {
             var rows = await data.Outlooks.AsNoTracking().Where(o => chunk.Contains(o.EngineId)).Select(o => new { o.EngineId, o.Version, o.Fingerprint, o.Content }).ToListAsync();
-            foreach (var row in rows) lines[row.EngineId] = (row.Version, row.Fingerprint, today, Line.Of(OutlookContent.Of(row.Content), today));
+            foreach (var row in rows) lines[row.EngineId] = (row.Version, row.Fingerprint, today, Line.Of(OutlookContent.Of(row.Content).On(today), today, hazard));
         }
         var calls = (await data.Calls.AsNoTracking().Where(c => c.ClosedAt == null && (only == null || c.EngineId == only)).OrderBy(c => c.At).ToListAsync()).ToLookup(c => c.EngineId);
         var open = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Open && (only == null || v.EngineId == only)).ToDictionaryAsync(v => v.EngineId, v => v.Id);
         var all = heads.Where(h => lines.ContainsKey(h.EngineId)).Select(h => Row(h, calls[h.EngineId].Any() ? lines[h.EngineId].Line.With([.. calls[h.EngineId]], today) : lines[h.EngineId].Line, [.. calls[h.EngineId]], open.TryGetValue(h.EngineId, out var visit) ? visit : null));
         return [.. ByUrgency(all)];
     }
+
+    private static async Task<FleetHazard> HazardAsync(ZeroDriftContext data) =>
+        (await data.TypeFits.AsNoTracking().Select(f => f.Learned).ToListAsync()).Select(l => LearnedContent.Of(l).Hazard).Aggregate(default(FleetHazard), (sum, h) => sum.Plus(h));
 
     /// <summary>Most urgent first: findings, tight before loose, then by the day the deciding rule falls on.</summary>
     private static IEnumerable<DueRow> ByUrgency(IEnumerable<DueRow> rows) => rows
@@ -59,7 +65,9 @@ internal sealed class Yard(FleetDay day)
             Site = head.Site,
             TypeCode = head.TypeCode,
             SerialNumber = head.SerialNumber,
-            ShownHours = o.HoursNow - o.MeterOffset,
+            ShownHours = (o.ReadHours ?? o.HoursNow) - o.MeterOffset,
+            ReadOn = o.ReadOn,
+            HoursToday = line.Hours is { } hours ? new HoursTodayResponse(o.HoursNow - o.MeterOffset, hours.Least - o.MeterOffset, hours.Most - o.MeterOffset, hours.ToBeRead) : null,
             HoursPerWeek = line.HoursPerWeek,
             Decides = Answer(line.Due.Decides),
             Others = [.. line.Due.Others.Select(Answer)],
@@ -70,7 +78,8 @@ internal sealed class Yard(FleetDay day)
             DriftDate = line.DriftDate,
             OpenAfterHours = o.OpenAfterHours,
             RiskAtBook = o.RiskAtBook,
-            DriftsBeforeBook = line.Due.DriftsBeforeBook(o.DriftHours, line.BookHoursLeft, o.WornAtBook),
+            DriftsBeforeBook = line.Due.Decides.Rule == DueRule.Drift && line.Voice.Raised,
+            Voice = line.Voice,
             DriftEarlyHours = o.EarlyHours,
             DriftLateHours = o.LateHours,
             DriftPoint = o.DecidedBy,
@@ -87,7 +96,7 @@ internal sealed class Yard(FleetDay day)
     private static DueAnswerResponse Answer(DueAnswer a) => new(a.Rule, a.Hours, a.Date);
 
     /// <summary>What of a line depends on the day.</summary>
-    private sealed record Line(OutlookContent Content, Due Due, double HoursPerWeek, double? BookHoursLeft, DateOnly? DriftDate)
+    private sealed record Line(OutlookContent Content, Due Due, double HoursPerWeek, double? BookHoursLeft, DateOnly? DriftDate, VoiceResponse Voice, (double Least, double Most, bool ToBeRead)? Hours)
     {
         /// <summary>The same with what calls for the engine besides.</summary>
         public Line With(IReadOnlyList<CallRow> calls, DateOnly today) => this with
@@ -95,10 +104,13 @@ internal sealed class Yard(FleetDay day)
             Due = Due.Of(Content.Book, Content.HoursNow, today, Content.Usage, Content.DueByDriftHours, Content.Findings.Count > 0, [.. calls.Select(c => c.ToCall())]),
         };
 
-        public static Line Of(OutlookContent o, DateOnly today)
+        public static Line Of(OutlookContent o, DateOnly today, FleetHazard hazard)
         {
             var due = Due.Of(o.Book, o.HoursNow, today, o.Usage, o.DueByDriftHours, o.Findings.Count > 0);
-            return new Line(o with { Points = [], Visits = [] }, due, o.Usage.HoursPerDay * o.Usage.MonthlyWeights[today.Month - 1] * 7, due.BookHoursLeft(today, o.Usage), o.DriftHours is { } drift ? o.Usage.DateAfter(today, drift) : null);
+            return new Line(o with { Points = [], Visits = [] }, due, o.Usage.HoursPerDay * o.Usage.MonthlyWeights[today.Month - 1] * 7, due.BookHoursLeft(today, o.Usage), o.DriftHours is { } drift ? o.Usage.DateAfter(today, drift) : null, VoiceResponse.Of(o, hazard), Hours(o, today));
+
+            static (double, double, bool)? Hours(OutlookContent o, DateOnly today) =>
+                o.Today is { } hours && hours.Band(today) is var (least, most) ? (least, most, hours.IsToBeRead(today, o.Book?.BookHours is { } interval ? (double)interval : null)) : null;
         }
     }
 }

@@ -1,4 +1,3 @@
-using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Outlook;
 
 namespace ZeroDrift.Core.Tests.Outlook;
@@ -29,16 +28,5 @@ public sealed class FleetDriftTests
         Assert.Equal(0.004 * 0.004, one.Variance, 12);
         var use = FleetDrift.Use([one, new EngineRate(-0.03, 1.6e-5)])!.Value;
         Assert.Equal(-0.025, use.Mean, 9);
-    }
-
-    [Fact]
-    public void The_yard_is_warned_of_wear_before_the_book_and_of_nothing_else()
-    {
-        var (start, book) = (new DateOnly(2026, 1, 1), new BookClock(EngineHours.Of(1000), 24, null, EngineHours.Of(0), new DateOnly(2026, 1, 1), false));
-        Due At(double drift) => Due.Of(book, EngineHours.Of(100), start, Usage.Of([], start, 4), EngineHours.Of(drift), false);
-        Assert.True(At(300).DriftsBeforeBook(EngineHours.Of(400), 900, true));
-        Assert.False(At(300).DriftsBeforeBook(EngineHours.Of(400), 900, false), "not known yet is no wear");
-        Assert.False(At(300).DriftsBeforeBook(EngineHours.Of(950), 900, true), "the risk comes after the book");
-        Assert.False(At(950).DriftsBeforeBook(EngineHours.Of(400), 900, true), "an early look is not worth it");
     }
 }

@@ -55,19 +55,6 @@ public sealed class WearFitTests
         Assert.True(Worst(answered) < 0.012, $"{Worst(answered)}");
     }
 
-    [Fact]
-    public void A_chance_made_of_not_knowing_is_no_wear_and_wear_is()
-    {
-        // One engine with two visits: its rate may be nearly anything, and half its room is far.
-        var young = WearFit.Of(WearFleet.Of(3, 1, 6, 2, meanRate: -0.006, tau: 0.001, engineTau: 0.001).Record).Engines[0];
-        Assert.True(young.Now.At(2500) > 0.05, $"{young.Now.At(2500)}");
-        Assert.False(young.IsWornBy(500));
-
-        var worn = WearFit.Of(WearFleet.Of(3, 6, 6, 6, meanRate: -0.02, leaveFrom: 0.2).Record).Engines[0];
-        Assert.True(worn.IsWornBy(4000));
-        Assert.False(worn.IsWornBy(0) && worn.Points.All(p => p.LevelMm > 0.27), "every point stands well inside today");
-    }
-
     [Theory]
     [InlineData(1)]
     [InlineData(2)]
@@ -135,6 +122,40 @@ public sealed class WearFitTests
         var exhaust = fit.Groups.First(g => g.Group == "exhaust");
         Assert.True(exhaust.MmPer1000h < -0.008, $"{exhaust.MmPer1000h}");
         Assert.All(fit.Engines.SelectMany(e => e.Points), p => Assert.NotEqual(0, p.MmPer1000h));
+    }
+
+    [Fact]
+    public void Set_by_a_pair_it_stands_at_the_set_figure_less_surely()
+    {
+        var truth = WearFleet.Of(9, 2, 4, 4).Record;
+        WearFit Left(Func<WearReading, WearReading> as_) => WearFit.Of(truth with { Readings = [.. truth.Readings.Select(r => r.AsLeft ? as_(r) : r)] });
+        var pair = Left(r => r with { Mm = null, LowerMm = 0.28, UpperMm = 0.32 });
+        var figure = Left(r => r with { Mm = 0.30, StandardUncertaintyMm = 0.0125 });
+        Assert.Equal(figure.Engines[0].Points[0].LevelMm!.Value, pair.Engines[0].Points[0].LevelMm!.Value, 1e-12);
+        // The set figure outside the pair: its middle.
+        var beside = Left(r => r with { Mm = null, LowerMm = 0.31, UpperMm = 0.35 });
+        Assert.Equal(Left(r => r with { Mm = 0.33, StandardUncertaintyMm = 0.0125 }).Engines[0].Points[0].LevelMm!.Value, beside.Engines[0].Points[0].LevelMm!.Value, 1e-12);
+    }
+
+    [Fact]
+    public void Nothing_is_dated_from_pairs_until_they_tell()
+    {
+        WearRecord Pairs(double low, double high) => WearFleet.Of(9, 2, 4, 3).Record is var all
+            ? all with { Readings = [.. all.Readings.Select(r => r with { Mm = null, LowerMm = low, UpperMm = high })] } : throw new InvalidOperationException();
+        var wide = WearFit.Of(Pairs(0.22, 0.38)).Engines[0];
+        Assert.All(wide.Points, p => Assert.False(p.IsDated));
+        Assert.Empty(wide.Now.Points);
+        var voice = EngineVoice.Of(wide, new RiskWalk(wide.Now, 20_000), 500);
+        Assert.Equal((null, false), (voice.Risk, voice.IsRaised));
+        // Bounds nearer to each other than half the window say where it stands.
+        Assert.All(WearFit.Of(Pairs(0.27, 0.33)).Engines[0].Points, p => Assert.True(p.IsDated));
+    }
+
+    [Fact]
+    public void Five_hundred_visits_of_an_engine_are_looked_back_on_without_waiting()
+    {
+        var history = Enumerable.Range(0, 500).SelectMany(v => new[] { new HistoryReading(0.1 * v, 0.30, 1e-4, v, false), new HistoryReading(0.1 * (v + 1), 0.30, 1e-4, v, true) }).ToList();
+        Assert.True(ValveHistory.Of(history, new HistoryPrior(-0.02, 0.006, true), true, 50).Ordinary.Share > 0.5);
     }
 
     [Fact]

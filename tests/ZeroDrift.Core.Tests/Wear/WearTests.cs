@@ -28,19 +28,6 @@ public sealed class WearTests
     }
 
     [Fact]
-    public void An_ordinary_valve_is_told_from_a_fast_one_by_its_own_evidence()
-    {
-        var ordinary = FastValve.Of(-0.002, 0.0125 * 0.0125, -0.02, 0.006);
-        Assert.Equal(0.000589, ordinary.Probability, 6);
-        Assert.Equal(-0.020375, -0.02 + ordinary.IfOrdinary.Mean, 6);
-        Assert.Equal(0.005409, Math.Sqrt(ordinary.IfOrdinary.Variance), 6);
-        Assert.Equal(-0.038292, -0.02 + ordinary.IfFast.Mean, 6);
-        Assert.Equal(0.010600, Math.Sqrt(ordinary.IfFast.Variance), 6);
-        Assert.Equal(0.879641, FastValve.Of(-0.05, 0.0125 * 0.0125, -0.02, 0.006).Probability, 6);
-        Assert.Equal(0.000151, FastValve.Of(0, 0.001 * 0.001, 1e-5, 0.0009).Probability, 6);
-    }
-
-    [Fact]
     public void A_reading_between_bounds_enters_by_what_the_bounds_leave_open()
     {
         var wide = CensoredReading.Of(0.22, 0.38, 0.235, 0.0125);
@@ -113,28 +100,6 @@ public sealed class WearTests
         var plan = OpeningPlan.Of(engine.Now, engine.Fresh, 0.05, 20, 20000);
         if (gamma is { } g) Near(g, plan.CostPerHour * 1000, 1e-6);
         Assert.Equal(open, plan.OpenAfterHours);
-    }
-
-    [Fact]
-    public void Eleven_ordinary_valves_and_one_that_may_be_fast_share_one_risk()
-    {
-        PointAhead Left(double evidence)
-        {
-            var kind = FastValve.Of(evidence, 0.0125 * 0.0125, -0.02, 0.006);
-            var ((own, variance), (quick, spread)) = (kind.IfOrdinary, kind.IfFast);
-            return new PointAhead("p", Book, (0.30, -0.02 + own, 0), new AheadQuadratic(0.0125 * 0.0125, 0, 0, variance, 0, 0), 0, default, (quick - own, spread - variance), kind.Probability);
-        }
-        PointAhead[] points = [.. Enumerable.Range(0, 11).Select(_ => Left(-0.002)), Left(-0.03)];
-        var alone = new RiskCurve(points, default);
-        var shared = new RiskCurve(points, new AheadQuadratic(0.009 * 0.009, 0, 0, 0, 0, 0));
-
-        Near(0.005077, alone.At(1000), 1e-6);
-        Near(0.174611, alone.At(2000), 1e-6);
-        Near(0.005072, shared.At(1000), 1e-6);
-        Near(0.154257, shared.At(2000), 1e-6);
-        var plan = OpeningPlan.Of(shared, shared, 0.05, 20, 20000);
-        Assert.Equal(1060, plan.OpenAfterHours);
-        Near(1.105098, plan.CostPerHour * 1000, 1e-6);
     }
 
     /// <summary>Generalised least squares on the marginal covariance, in tests/reference/outlook.py: another way to the same figures.</summary>

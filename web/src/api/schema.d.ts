@@ -1138,7 +1138,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every engine in use with what its meter showed last and about what it should show now, in the order a round walks: site, machine. */
+        /** Every engine in use with what its meter showed last and about what it should show now, the one read longest ago first, then as a round walks: site, machine. */
         get: operations["get-round"];
         put?: never;
         post: operations["take-round"];
@@ -1995,6 +1995,14 @@ export interface components {
             /** Format: double */
             nm?: null | number;
         };
+        /** @description A figure that is so far not told apart from an outlier: a question. */
+        AskedPoint: {
+            point: string;
+            /** Format: double */
+            foundMm: null | number;
+            /** Format: double */
+            expectedMm: null | number;
+        };
         AssignmentResponse: {
             job: string;
             technician: string;
@@ -2824,6 +2832,17 @@ export interface components {
              */
             fastProbability: number;
             unlikeSiblings: boolean;
+            /**
+             * Format: double
+             * @description The chance that it has begun to wear another way, and the last visit before, where it is named.
+             */
+            changeProbability?: number;
+            /** Format: uuid */
+            changedAfterVisit?: null | string;
+            /** Format: double */
+            changedAfterHours?: null | number;
+            /** @description Enough is known of it, or of its kind, to date it. */
+            dated?: boolean;
             /** Format: double */
             hoursToRisk?: null | number;
             side?: null | components["schemas"]["LimitSide"];
@@ -2923,7 +2942,6 @@ export interface components {
             /** Format: date */
             date: null | string;
         };
-        /** @description The yard. Risk: the fleet's, at which drift decides. */
         DueListResponse: {
             fleet: string;
             /** Format: double */
@@ -2933,6 +2951,7 @@ export interface components {
             engines: components["schemas"]["DueRow"][];
             /** Format: int32 */
             total: number;
+            early: components["schemas"]["EarlyLooks"];
         };
         /** @description One line of the yard. */
         DueRow: {
@@ -2946,8 +2965,14 @@ export interface components {
             site: string;
             typeCode: string;
             serialNumber?: null | string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description What the meter showed when it was read last.
+             */
             shownHours: number;
+            /** Format: date */
+            readOn?: null | string;
+            hoursToday?: null | components["schemas"]["HoursTodayResponse"];
             /** Format: double */
             hoursPerWeek: number;
             decides: components["schemas"]["DueAnswerResponse"];
@@ -2978,7 +3003,9 @@ export interface components {
              * @description The chance that some valve is out of its window when the book calls.
              */
             riskAtBook?: null | number;
-            /** @description It drifts out before the book calls: the forecast says so at the fleet's risk, and an early look is worth its cost. */
+            /** @description What is said of it. */
+            voice: components["schemas"]["VoiceResponse"];
+            /** @description It is worth an early look: drift decides, and by what its readings say and not for want of them. */
             driftsBeforeBook?: boolean;
             /** Format: double */
             driftEarlyHours?: null | number;
@@ -3002,6 +3029,13 @@ export interface components {
          * @enum {string}
          */
         DueRule: "finding" | "drift" | "bookHours" | "bookMonths" | "firstCheck" | "symptom" | "followUp" | "resetHot" | "nothing";
+        /** @description The yard. Risk: the fleet's, at which drift decides. */
+        EarlyLooks: {
+            /** Format: int32 */
+            engines: number;
+            /** Format: double */
+            expectedOut: number;
+        };
         EngineChangeRequest: {
             name?: null | string;
             /**
@@ -3080,6 +3114,15 @@ export interface components {
             bookHoursLeft?: null | number;
             /** Format: double */
             riskAtBook?: null | number;
+            /** @description What is said of it, the same as in the yard. */
+            voice: components["schemas"]["VoiceResponse"];
+            /**
+             * Format: double
+             * @description The deciding point's own hours to the fleet's risk, and its own chance when the engine reaches it.
+             */
+            decidedByHours?: null | number;
+            /** Format: double */
+            decidedByRisk?: null | number;
             /** @description It drifts out before the book calls: by the forecast at the fleet's risk, and worth an early look. */
             beforeBook: boolean;
             decidedBy?: null | string;
@@ -4591,7 +4634,7 @@ export interface components {
             points: components["schemas"]["ForecastPointResponse"][];
         };
         /**
-         * @description Where one lash point heads from whatever figure it is left at: what a fit knows of it in fourteen numbers, so that the question can be asked far
+         * @description Where one lash point heads from whatever figure it is left at: what a fit knows of it in seventeen numbers, so that the question can be asked far
          *     from the record. t in 1000 h, ε = exp(−D/150).
          */
         FreshAhead: {
@@ -4642,7 +4685,7 @@ export interface components {
             ee: number;
             /**
              * Format: double
-             * @description The chance that it is a fast valve; 0: the one component is all there is.
+             * @description The chance that it is a fast valve;
              * @default 0
              */
             fastProbability: number;
@@ -4670,6 +4713,24 @@ export interface components {
              * @default 0
              */
             fastVariance: number;
+            /**
+             * Format: double
+             * @description The chance that it has begun to wear another way; nothing in contexts from before this was asked.
+             * @default 0
+             */
+            changeProbability: number;
+            /**
+             * Format: double
+             * @description What its rate differs by then, what it will go on faster by in it.
+             * @default 0
+             */
+            changedShift: number;
+            /**
+             * Format: double
+             * @description What that adds to the rate's variance.
+             * @default 0
+             */
+            changedVariance: number;
         };
         GasketDto: {
             name?: null | string;
@@ -4877,6 +4938,16 @@ export interface components {
             earliestDate: null | string;
             /** Format: date */
             latestDate: null | string;
+        };
+        /** @description About what a meter shows today, by its last reading and the use since, with the least and the most believable; and whether that is too unsure to plan by. */
+        HoursTodayResponse: {
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            toBeRead: boolean;
         };
         /** @description How a tablet comes to trust this server. */
         InstallResponse: {
@@ -5605,6 +5676,16 @@ export interface components {
             who: string;
             why: null | string;
         };
+        /** @description A valve that wears another way: fast all its life, or since a visit. */
+        NamedPoint: {
+            point: string;
+            /** Format: double */
+            sinceHours: null | number;
+            /** Format: double */
+            mmPer1000h: number;
+            /** Format: double */
+            ownHoursToRisk: null | number;
+        };
         /** @description The book has a newer revision than the one judged by. */
         NewerRevisionRecord: {
             revision: string;
@@ -5707,6 +5788,14 @@ export interface components {
             riskHours: null | number;
             decidedBy: null | string;
         };
+        /** @description The last visit before a valve began to wear another way, and how far what was found last lies off, in standard deviations. */
+        OutlookChangeResponse: {
+            visit: string;
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            z: null | number;
+        };
         OutlookComponentsResponse: {
             /** Format: double */
             readingSdMm: number;
@@ -5723,11 +5812,17 @@ export interface components {
             /** Format: double */
             hoursToRisk: null | number;
             decidedBy: null | string;
+            /** Format: double */
+            decidedByHours: null | number;
+            /** Format: double */
+            decidedByRisk: null | number;
             side: null | components["schemas"]["LimitSide"];
             /** Format: double */
             openAfterHours: null | number;
             /** Format: double */
-            costPer1000h: number;
+            costPer1000h: null | number;
+            hazard: null | components["schemas"]["OutlookHazardResponse"];
+            voice: components["schemas"]["OutlookVoiceResponse"];
         };
         /** @description Components to hold, and parts of the model to leave out. */
         OutlookFixedRequest: {
@@ -5757,6 +5852,12 @@ export interface components {
             engineTauMmPer1000h: number;
             /** Format: double */
             beddingMm: number;
+        };
+        /** @description The fleet's own rate of new failures, for what is said; no date rests on it. */
+        OutlookHazardResponse: {
+            /** Format: double */
+            per1000h: number;
+            risk: components["schemas"]["OutlookRiskResponse"][];
         };
         OutlookPersonResponse: {
             person: string;
@@ -5788,6 +5889,16 @@ export interface components {
             standardErrorMmPer1000h: number;
             /** Format: double */
             fastProbability: number;
+            /** Format: double */
+            changeProbability: number;
+            changed: null | components["schemas"]["OutlookChangeResponse"];
+            /** Format: double */
+            lastFoundZ: null | number;
+            /** Format: double */
+            farOffProbability: number;
+            dated: boolean;
+            /** Format: double */
+            hoursToRisk: null | number;
         };
         OutlookReadingRequest: {
             point?: null | string;
@@ -5804,6 +5915,7 @@ export interface components {
             /** Format: double */
             standardUncertaintyMm?: null | number;
             person?: null | string;
+            confirmed?: null | boolean;
         };
         OutlookRequest: {
             points?: null | components["schemas"]["OutlookPointRequest"][];
@@ -5818,6 +5930,7 @@ export interface components {
             horizonHours?: null | number;
             riskAtHours?: null | number[];
             fixed?: null | components["schemas"]["OutlookFixedRequest"];
+            bookHours?: null | Record<string, never>;
         };
         OutlookResponse: {
             groups: components["schemas"]["OutlookGroupResponse"][];
@@ -5850,6 +5963,24 @@ export interface components {
             /** Format: double */
             standardErrorMm: number;
             odd: boolean;
+        };
+        OutlookVoicePointResponse: {
+            point: string;
+            /** Format: double */
+            p: number;
+        };
+        /** @description What is said of an engine. */
+        OutlookVoiceResponse: {
+            /** Format: double */
+            atHours: null | number;
+            /** Format: double */
+            risk: null | number;
+            raised: boolean;
+            points: components["schemas"]["OutlookVoicePointResponse"][];
+            named: string[];
+            foundOut: string[];
+            lookAgain: string[];
+            ordinary: boolean;
         };
         OwnFeelRecord: {
             /** Format: uuid */
@@ -6076,6 +6207,12 @@ export interface components {
             newMm: number;
             origin: components["schemas"]["ShimOrigin"];
             fromPoint: null | string;
+        };
+        /** @description A point with its own chance of standing out of its window. */
+        PointChance: {
+            point: string;
+            /** Format: double */
+            p: number;
         };
         /** @description What is asked of one point: in millimetres as derived, and in the book's own writing. */
         PointDemandRecord: {
@@ -7756,6 +7893,34 @@ export interface components {
             found: number;
             /** Format: int32 */
             points: number;
+        };
+        /** @description What is said of an engine by its readings, the same on every page. */
+        VoiceResponse: {
+            /**
+             * Format: int32
+             * @description How many valves a chance is the sum of; 0: nothing can be dated yet, the book decides.
+             */
+            valves: number;
+            /**
+             * Format: double
+             * @description The chance that one of them is out of its limits when the book calls, if nothing new begins to fail; null without either.
+             */
+            risk?: null | number;
+            /**
+             * Format: double
+             * @description The same if valves begin to fail as they do in this fleet.
+             */
+            riskIfNew?: null | number;
+            /** @description It is worth an early look. */
+            raised: boolean;
+            /** @description Points whose own chance by then is worth naming, the largest first. */
+            points: components["schemas"]["PointChance"][];
+            named: components["schemas"]["NamedPoint"][];
+            /** @description Last found out of their window, whatever was set since. */
+            foundOut: string[];
+            lookAgain: components["schemas"]["AskedPoint"][];
+            /** @description Nothing is out of the ordinary. */
+            ordinary: boolean;
         };
         /** @description A figure that waits for somebody to decide. */
         WaitingFigure: {

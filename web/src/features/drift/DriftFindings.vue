@@ -9,6 +9,7 @@ import VerdictMark from '../../instruments/VerdictMark.vue'
 import DriftQuestion from './DriftQuestion.vue'
 import { driftChanged, rateText, standingOut, usualOf } from '../../shared/words/drift'
 import { spoken } from '../../shared/words/points'
+import { namedText } from '../../shared/words/voice'
 import { leftOutSentence, trendAnswers } from '../../shared/words/trend'
 import { verdictWords } from '../../shared/words/verdicts'
 
@@ -16,11 +17,26 @@ import { verdictWords } from '../../shared/words/verdicts'
 const props = defineProps<{ drift: Schemas['EngineDriftResponse']; figures: Figures }>()
 const { answer, swapped, failure, busy } = useTrendAnswer()
 const out = computed(() => standingOut(props.drift))
-const fast = computed(() => props.drift.points.filter((p) => p.unlikeSiblings))
+const named = (label: string) => props.drift.voice.named.find((n) => n.point === label)!
+const fast = computed(() => props.drift.points.filter((p) => named(p.label)))
+/** Set since, and in no doubt: said once, and no longer a finding. */
+const foundOut = computed(() =>
+  props.drift.points.filter((p) => props.drift.voice.foundOut.includes(p.label) && !out.value.includes(p)),
+)
+const lastFound = (p: Schemas['DriftPoint']) => p.visits.findLast((v) => v.found)?.found
 const asked = computed(() => props.drift.visits.filter((v) => v.asked))
 const suspect = computed(() => props.drift.visits.filter((v) => v.measuredWith && !v.leftOut))
 const exchanged = computed(() => props.drift.visits.filter((v) => v.swapped && !v.leftOut))
 const leftOut = computed(() => props.drift.visits.filter((v) => v.leftOut))
+/** Its own hours to the fleet's risk: never the engine's. */
+const ownReach = (label: string) => {
+  const own = named(label).ownHoursToRisk
+  return own == null
+    ? ''
+    : own > 0
+      ? `; at its limit by its own odds in ${hours(own)} h`
+      : '; at its limit already by its own odds'
+}
 const usual = (p: Schemas['DriftPoint']) => usualOf(props.drift, p)
 const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades, counts: 'No, count it' }
 const swapAnswers = { yes: 'Yes, swapped', no: 'No, they are so' }
@@ -32,10 +48,14 @@ const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }
     <h2>What the figures say</h2>
     <p v-if="driftChanged(drift)" class="mb-1 mt-1">{{ driftChanged(drift) }}</p>
     <p
-      v-if="!out.length && !fast.length && !asked.length && !exchanged.length && !suspect.length && !leftOut.length"
+      v-if="drift.voice.ordinary && !asked.length && !exchanged.length && !suspect.length && !leftOut.length"
       class="mb-0 mt-1"
     >
-      Nothing out of the ordinary. No history shows what has not begun.
+      {{
+        drift.voice.valves
+          ? 'Nothing out of the ordinary. No history shows what has not begun.'
+          : 'Not enough found yet to date; the book decides.'
+      }}
     </p>
     <ul class="plain-list mb-0">
       <li v-for="p in out" :key="`o${p.label}`" :class="`is-${p.standing}`">
@@ -46,16 +66,20 @@ const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }
         </strong>
       </li>
       <li v-for="p in fast" :key="`f${p.label}`">
-        <strong>{{ spoken(p) }} wears unlike its sisters: suspect that valve.</strong>
+        <strong>{{ namedText(named(p.label)) }}: suspect that valve.</strong>
         <span class="small soft d-block">
           {{ rateText(p, figures) }}<template v-if="usual(p) != null">, usual {{ figures.rate(usual(p)!) }}</template
-          >.
+          >{{ ownReach(p.label) }}.
           {{
             p.kind === 'exhaust' && p.mmPer1000h! < 0
               ? 'Seat or face recession likely: leak-down at the next visit.'
               : ''
           }}
         </span>
+      </li>
+      <li v-for="p in foundOut" :key="`w${p.label}`">
+        {{ spoken(p) }} was last found out of its window, {{ figures.figure(lastFound(p)?.mm) }} of
+        {{ figures.range(p.minMm, p.maxMm) }}, and set.
       </li>
       <DriftQuestion
         v-for="v in asked"

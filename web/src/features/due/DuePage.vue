@@ -46,7 +46,7 @@ const others = (r: (typeof rows.value)[number]) =>
   r.others
     .map((o) => `${ruleWords[o.rule]} ${o.date ? day(o.date) : o.hours != null ? `in ${hours(o.hours)} h` : ''}`.trim())
     .join('; ')
-const said = (r: (typeof rows.value)[number]) => decision(r, figures, yard.data.value?.risk ?? 0.05)
+const said = (r: (typeof rows.value)[number]) => decision(r, figures)
 const rules = computed(() => [...new Set((yard.data.value?.engines ?? []).map((r) => r.decides.rule))])
 const print = () => window.print()
 function save() {

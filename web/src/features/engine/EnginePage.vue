@@ -9,9 +9,11 @@ import { useAddressed } from '../../shared/address/useAddressed'
 import { useTitle } from '../../shared/address/useTitle'
 import TypeFacts from '../../shared/facts/TypeFacts.vue'
 import WhatWaits from '../../shared/facts/WhatWaits.vue'
+import LookAgain from '../../shared/engines/LookAgain.vue'
 import { hours } from '../../shared/figures/hours'
 import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
+import { meterText, unreadText } from '../../shared/words/due'
 import { shimAdjusters } from '../../shared/words/shims'
 import { machineNames } from '../../shared/words/machines'
 import ChangeEngineDialog from './ChangeEngineDialog.vue'
@@ -85,12 +87,13 @@ useKeys(
               {{ machineNames[data.row.machine] }}</button>, {{ data.row.site }} · {{ data.type.name }}, type
             <RouterLink :to="{ name: 'book', params: { id: data.type.id } }">{{ data.type.code }}</RouterLink>
             <template v-if="data.row.serialNumber"> · serial {{ data.row.serialNumber }}</template>
-            · <span class="figure">{{ hours(data.row.shownHours) }}</span> h on the meter<template
+            · <span class="figure">{{ meterText(data.row) }}</span><template
               v-if="Math.abs(data.totalHours - data.row.shownHours) > 0.5"
               >, {{ hours(data.totalHours) }} h in all</template
             >
             · {{ Math.round(data.row.hoursPerWeek) }} h a week
           </p>
+          <p v-if="unreadText(data.row)" class="small mb-0 mt-1">{{ unreadText(data.row) }}</p>
         </div>
         <div class="d-flex gap-2 flex-wrap">
           <BButton v-if="goOn" class="btn-act" :to="{ name: 'visit', params: { id: goOn } }"
@@ -131,7 +134,8 @@ useKeys(
           />
         </div>
         <aside>
-          <NextOverhead :row="data.row" :risk="risk" />
+          <NextOverhead :row="data.row" />
+          <LookAgain class="mt-2" :engine-id="id" :asked="data.row.voice.lookAgain" />
           <WhatWaits v-if="data.waiting.length" class="mt-2" :waiting="data.waiting" />
           <EngineLeft :engine-id="id" class="mt-2" />
           <EngineShims

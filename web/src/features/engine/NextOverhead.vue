@@ -7,9 +7,9 @@ import { useFigures } from '../../shared/figures/useFigures'
 import { decidesWhen, decision, ruleWords } from '../../shared/words/due'
 
 /** When the next overhead is due, and what decides. */
-const props = defineProps<{ row: Schemas['DueRow']; risk: number }>()
+const props = defineProps<{ row: Schemas['DueRow'] }>()
 const figures = useFigures()
-const said = computed(() => decision(props.row, figures, props.risk))
+const said = computed(() => decision(props.row, figures))
 const after = computed(() =>
   props.row.others
     .filter((o) => o.rule !== 'nothing')

@@ -33,12 +33,7 @@ watch(adding, (open) => !open && add.value && (add.value = ''))
 const picked = ref(-1)
 const shown = ref(60)
 const rows = computed(() => yard.data.value?.engines ?? [])
-const risk = computed(() => yard.data.value?.risk ?? 0.05)
-const { find, machine, site, sort, until, sites, sorted, isNarrowed, clear } = useYardList(
-  () => rows.value,
-  figures,
-  () => risk.value,
-)
+const { find, machine, site, sort, until, sites, sorted, isNarrowed, clear } = useYardList(() => rows.value, figures)
 const page = computed(() => sorted.value.slice(0, shown.value))
 const span = 3000
 useTitle(() => yard.data.value && `Yard, ${yard.data.value.fleet}`)
@@ -76,7 +71,7 @@ useKeys(
     <main class="page">
       <div class="page-head">
         <div>
-          <h1>{{ headline(rows) }}</h1>
+          <h1>{{ headline(rows, yard.data.value!.early) }}</h1>
           <p v-if="rows.length" class="soft small mb-0 mt-1">
             {{ data.fleet }} ·
             {{
@@ -113,7 +108,7 @@ useKeys(
         </div>
         <template v-for="(row, i) in page" :key="row.engineId">
           <h2 v-if="group(i)" class="group">{{ group(i) }}</h2>
-          <YardRow :row="row" :span="span" :risk="risk" />
+          <YardRow :row="row" :span="span" />
         </template>
         <p v-if="sorted.length === 0" class="plate p-3">
           Nothing in the yard matches.

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
+import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import { useFigures } from '../../shared/figures/useFigures'
 import Runway from '../../instruments/Runway.vue'
@@ -8,9 +9,9 @@ import VerdictMark from '../../instruments/VerdictMark.vue'
 import { decision, isOverdue } from '../../shared/words/due'
 import { machineNames } from '../../shared/words/machines'
 
-const props = defineProps<{ row: Schemas['DueRow']; span: number; risk: number }>()
+const props = defineProps<{ row: Schemas['DueRow']; span: number }>()
 const figures = useFigures()
-const said = computed(() => decision(props.row, figures, props.risk))
+const said = computed(() => decision(props.row, figures))
 const urgent = computed(() => props.row.decides.rule === 'finding' || props.row.driftsBeforeBook)
 const edge = computed(() =>
   props.row.findings.length > 0 ? (props.row.findings[0]?.state ?? '') : isOverdue(props.row) ? 'late' : '',
@@ -31,7 +32,13 @@ const edge = computed(() =>
         }}<template v-if="row.openOverheadId"> · <strong>open now</strong></template></span
       >
     </span>
-    <span class="figure">{{ hours(row.shownHours) }} h</span>
+    <span class="figure"
+      >{{ hours(row.hoursToday?.hours ?? row.shownHours) }} h<span
+        v-if="row.hoursToday?.toBeRead"
+        class="soft small d-block"
+        >read {{ day(row.readOn) }}: to be read</span
+      ></span
+    >
     <Runway
       :early="row.driftEarlyHours"
       :at="row.findings.length > 0 ? 0 : row.driftHours"

@@ -35,11 +35,7 @@ async function yard(address: string) {
   mount(
     defineComponent({
       setup() {
-        list = useYardList(
-          () => rows,
-          figures,
-          () => 0.05,
-        )
+        list = useYardList(() => rows, figures)
         return () => null
       },
     }),

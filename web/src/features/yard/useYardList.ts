@@ -20,7 +20,7 @@ type Sort = keyof typeof sorts
 const text = new Intl.Collator('en', { numeric: true }).compare
 
 /** Finds, filters and sorts the yard; every choice lives in the address. */
-export function useYardList(rows: () => Row[], figures: Figures, risk: () => number) {
+export function useYardList(rows: () => Row[], figures: Figures) {
   const find = useAddressed('find')
   const machine = useAddressed('kind')
   const site = useAddressed('site')
@@ -36,7 +36,7 @@ export function useYardList(rows: () => Row[], figures: Figures, risk: () => num
       if (until.value && !(row.findings.length > 0 || (row.decides.date && row.decides.date <= until.value)))
         return false
       if (words.length === 0) return true
-      const said = decision(row, figures, risk())
+      const said = decision(row, figures)
       const all =
         `${row.name} ${row.site} ${machineNames[row.machine]} ${row.typeCode} ${said.main} ${said.below}`.toLowerCase()
       return words.every((word) => all.includes(word))

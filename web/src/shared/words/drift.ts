@@ -2,9 +2,9 @@ import type { Schemas } from '../../api/client'
 import { day } from '../figures/days'
 import { hours } from '../figures/hours'
 import type { Figures } from '../figures/useFigures'
-import { chance, odds } from './odds'
 import { spoken } from './points'
 import { verdictWords } from './verdicts'
+import { engineChance, namedText, whoStandsOut } from './voice'
 
 type Drift = Schemas['EngineDriftResponse']
 type Point = Schemas['DriftPoint']
@@ -33,6 +33,8 @@ export function driftHeadline(drift: Drift, figures: Figures): string {
   const out = standingOut(drift)[0]
   if (out)
     return `${spoken(out)} was found ${verdictWords[out.standing!]}, ${figures.figure(out.lastMm)} of ${figures.withUnit(out.standing === 'tight' ? out.minMm : out.maxMm)}, and not set.`
+  const changed = drift.voice.named.find((n) => n.sinceHours != null)
+  if (changed) return `${namedText(changed)}.`
   const fast = drift.points.find((p) => p.unlikeSiblings)
   if (fast) {
     const usual = usualOf(drift, fast)
@@ -44,18 +46,20 @@ export function driftHeadline(drift: Drift, figures: Figures): string {
   const asked = drift.visits.find((v) => v.asked)
   if (asked)
     return `The visit of ${day(asked.date)} read ${figures.withUnit(Math.abs(asked.shiftMm!))} ${asked.shiftMm! < 0 ? 'tight' : 'loose'} throughout. Was the engine warm?`
-  const decider = drift.points.find((p) => p.label === drift.decidedBy)
-  if (drift.beforeBook && decider)
+  const lastOut = drift.voice.foundOut[0]
+  const again = drift.voice.lookAgain[0]
+  if (drift.beforeBook)
     return drift.openAfterHours! > 0
-      ? `Worth opening by ${day(drift.openDate)}, before the book calls: ${spoken(decider)} is ${way(decider.mmPer1000h ?? -1)}.`
-      : `Worth opening now, before the book calls: ${spoken(decider)} is ${way(decider.mmPer1000h ?? -1)}.`
+      ? `Worth opening by ${day(drift.openDate)}, before the book calls.`
+      : 'Worth opening now, before the book calls.'
+  if (again) return `${again.point} asks for another look.`
+  if (lastOut) return `${lastOut} was out of its window when it was last found.`
   const early =
     drift.openAfterHours != null && (drift.bookHoursLeft == null || drift.openAfterHours < drift.bookHoursLeft)
-  if (early && decider)
+  if (early)
     return `No valve is expected near its limit before the book calls; an early look is worth its price ${drift.openAfterHours! > 0 ? `by ${day(drift.openDate)}` : 'now'} all the same.`
-  return drift.points.some((p) => p.mmPer1000h != null && p.visits.length)
-    ? 'Nothing drifts out before the book calls.'
-    : 'Not measured often enough to say anything yet.'
+  if (!drift.voice.valves) return 'Not enough found yet to date; the book decides.'
+  return 'Nothing drifts out before the book calls.'
 }
 
 /** What lies behind it: rate, odds with their day, the book. */
@@ -64,26 +68,21 @@ export function driftBelow(drift: Drift, figures: Figures): string {
   const point =
     standingOut(drift)[0] ??
     drift.points.find((p) => p.unlikeSiblings) ??
-    drift.points.find((p) => p.label === drift.decidedBy)
+    drift.points.find((p) => p.label === drift.voice.points[0]?.point)
   if (point?.mmPer1000h != null) {
     const usual = usualOf(drift, point)
     said.push(
       `${point.label} ${rateText(point, figures)}${usual == null ? '' : `, its sisters ${figures.rate(usual)}`}.`,
     )
   }
-  if (drift.riskHours != null && drift.decidedBy && !standingOut(drift).length)
-    said.push(
-      drift.riskHours > 0
-        ? `${odds(drift.risk)} that ${drift.decidedBy} is ${drift.side} by ${day(drift.riskDate)}.`.replace(/^o/, 'O')
-        : `Over ${odds(drift.risk)} that ${drift.decidedBy} stands ${drift.side} already.`,
-    )
   if (drift.bookHoursLeft != null)
     said.push(
       drift.bookHoursLeft > 0
-        ? `The book calls in ${hours(drift.bookHoursLeft)} h${drift.riskAtBook == null || standingOut(drift).length ? '' : `; by then ${chance(drift.riskAtBook)} that some valve is out`}.`
+        ? `The book calls in ${hours(drift.bookHoursLeft)} h.`
         : `The book called ${hours(-drift.bookHoursLeft)} h ago.`,
     )
-  return said.join(' ')
+  if (!standingOut(drift).length) said.push(engineChance(drift.voice), whoStandsOut(drift.voice))
+  return said.filter(Boolean).join(' ')
 }
 
 /** What the last visit changed: the hours at which the risk is reached, on the same scale, before and after. */

@@ -3,8 +3,9 @@ import { day } from '../figures/days'
 import { hours } from '../figures/hours'
 import type { Figures } from '../figures/useFigures'
 import { counted, form, plural } from './counts'
-import { odds } from './odds'
+import { begun, chance } from './odds'
 import { verdictWords } from './verdicts'
+import { earlyLooks, namedText } from './voice'
 
 type Row = Schemas['DueRow']
 
@@ -21,30 +22,41 @@ export const ruleWords: Record<Schemas['DueRule'], string> = {
   nothing: 'nothing',
 }
 
-/** It drifts out before the book calls: the server says so by the fleet's risk and by what an early look costs. */
-export const driftsBeforeBook = (row: Row) => row.driftsBeforeBook
-
 /** The book's own day has passed. */
 export const isOverdue = (row: Row) => row.bookHoursLeft != null && row.bookHoursLeft <= 0 && row.hasFigures
 
 /** The yard in a few plain sentences, worst first; a quiet fleet has a quiet yard. */
-export function headline(rows: Row[]): string {
+export function headline(rows: Row[], early: Schemas['EarlyLooks']): string {
   const findings = rows.flatMap((r) => r.findings)
   const tight = findings.filter((f) => f.state === 'tight').length
   const loose = findings.filter((f) => f.state === 'loose').length
-  const drifting = rows.filter(driftsBeforeBook).length
   const overdue = rows.filter(isOverdue).length
   const said: string[] = []
   if (tight) said.push(`${counted(tight)} ${form(tight, 'valve was', 'valves were')} found tight and not set.`)
   if (loose) said.push(`${counted(loose)} ${form(loose, 'was', 'were')} found loose and not set.`)
-  if (drifting)
-    said.push(
-      `${counted(drifting)} ${form(drifting, 'engine drifts out before its', 'engines drift out before their')} book date.`,
-    )
+  if (early.engines) said.push(earlyLooks(early))
+  const unread = rows.filter((r) => r.hoursToday?.toBeRead).length
+  if (unread) said.push(`${counted(unread)} ${form(unread, 'meter is', 'meters are')} to be read.`)
   if (overdue) said.push(`${counted(overdue)} ${form(overdue, 'is', 'are')} overdue by the book.`)
   if (said.length > 0) return said.join(' ')
+  if (rows.some((r) => r.voice.foundOut.length || r.voice.lookAgain.length))
+    return 'Nothing is overdue. Look at what was found out.'
   return rows.length === 0 ? 'No engine yet.' : 'Nothing presses. The book decides.'
 }
+
+/** What a meter shows today: about, where it runs on since it was read. */
+export function meterText(row: Row): string {
+  const now = row.hoursToday
+  return now && row.readOn && hours(now.hours) !== hours(row.shownHours)
+    ? `about ${hours(now.hours)} h today (read ${day(row.readOn)})`
+    : `${hours(row.shownHours)} h on the meter`
+}
+
+/** Unread for longer than its use makes safe. */
+export const unreadText = (row: Row) =>
+  row.hoursToday?.toBeRead
+    ? `Not read since ${day(row.readOn)}: by now between ${hours(row.hoursToday.least)} and ${hours(row.hoursToday.most)} h. Read its meter.`
+    : ''
 
 /** What an operator may notice. */
 export const symptomWords: Record<Schemas['Symptom'], string> = {
@@ -71,7 +83,7 @@ export interface Decision {
 }
 
 /** What decides an engine's next overhead, and when. */
-export function decision(row: Row, figures: Figures, risk: number): Decision {
+export function decision(row: Row, figures: Figures): Decision {
   const finding = row.findings[0]
   if (finding) {
     const more = row.findings.length - 1
@@ -82,7 +94,7 @@ export function decision(row: Row, figures: Figures, risk: number): Decision {
     }
   }
   const { rule, hours: left, date } = row.decides
-  if (rule === 'drift') return drifting(row, figures, risk)
+  if (rule === 'drift') return drifting(row)
   if (rule === 'bookHours' || rule === 'firstCheck' || rule === 'resetHot') {
     const name =
       rule === 'firstCheck'
@@ -109,13 +121,11 @@ export function decision(row: Row, figures: Figures, risk: number): Decision {
     : { main: 'No limit in sight', below: 'nothing drifts out within the years looked at', tone: 'ink' }
 }
 
-function drifting(row: Row, figures: Figures, risk: number): Decision {
+/** Why an engine is worth an early look: what is named, else the chance of all its valves; a point only with its own odds. */
+function drifting(row: Row): Decision {
   const { hours: left, date } = row.decides
-  const moving = row.driftSide === 'loose' ? 'opening' : 'closing'
+  const { named, risk, points, valves, raised } = row.voice
   const side = row.driftSide === 'loose' ? 'loose' : 'tight'
-  const main = row.driftMmPer1000h
-    ? `${row.driftPoint} ${moving} ${figures.rate(row.driftMmPer1000h)} ${figures.unit} a 1000 h`
-    : `${row.driftPoint} near its limit`
   const book =
     row.aheadOfBookHours && row.aheadOfBookHours > 0 ? `; the book ${hours(row.aheadOfBookHours)} h later` : ''
   const worth =
@@ -124,13 +134,17 @@ function drifting(row: Row, figures: Figures, risk: number): Decision {
       : date
         ? `worth opening by ${day(date)}`
         : `worth opening in ${hours(left)} h`
-  if (!row.driftsBeforeBook) return { main, below: `${worth}${book}`, tone: 'ink' }
-  const chance = odds(risk)
-  const when =
-    !row.driftHours || row.driftHours <= 0
-      ? `over ${chance} that it is ${side} already`
-      : `${chance} ${side} ${row.driftDate ? `by ${day(row.driftDate)}` : `in ${hours(row.driftHours)} h`}`
-  return { main, below: `${when}; ${worth}${book}`, tone: side }
+  const own = points[0]
+  const main = named[0]
+    ? namedText(named[0])
+    : own
+      ? `${own.point}: ${chance(own.p)} that it is out when the book calls`
+      : risk != null
+        ? begun(
+            `${chance(risk)} that ${valves === 1 ? 'its valve' : `one of ${valves} valves`} is out when the book calls`,
+          )
+        : 'An early look is worth its price'
+  return { main, below: `${worth}${book}`, tone: raised ? side : 'ink' }
 }
 
 /** The same in a few words, over an engine's page. */
@@ -141,7 +155,7 @@ export function decidesWhen(row: Row): string {
     return !row.hasFigures ? 'Not opened on record yet' : row.noInterval ? 'No interval given' : 'No limit in sight'
   if (rule === 'symptom') return `An operator’s slip decides: ${day(date)}`
   if (rule === 'followUp') return `A follow-up decides: ${day(date)}`
-  const who = rule === 'drift' ? `${row.driftPoint} decides` : 'The book decides'
+  const who = rule === 'drift' ? 'Drift decides' : 'The book decides'
   if (left == null) return `${who}: ${day(date)}`
   if (left < 0) return `${who}: overdue by ${hours(-left)} h`
   return left === 0 ? `${who}: now` : `${who}: in ${hours(left)} h`

@@ -2,11 +2,12 @@ import { describe, expect, it } from 'vitest'
 import type { Schemas } from '../../api/client'
 import type { Figures } from '../figures/useFigures'
 import { counted, form, plural } from './counts'
-import { decidesWhen, decision, headline, isOverdue } from './due'
+import { decidesWhen, decision, headline, isOverdue, meterText, unreadText } from './due'
 import { glossary } from './glossary'
 import { odds } from './odds'
 import { letterOf, shortKind, spoken } from './points'
 import { readingText, triesText } from './readings'
+import { engineChance, lookAgainText, whoStandsOut } from './voice'
 
 const figures = {
   unit: 'mm',
@@ -15,6 +16,19 @@ const figures = {
   rate: (v: number) => Math.abs(v).toFixed(3),
 } as unknown as Figures
 
+const quiet = {
+  valves: 12,
+  risk: null,
+  riskIfNew: null,
+  raised: false,
+  points: [],
+  named: [],
+  foundOut: [],
+  lookAgain: [],
+  ordinary: true,
+} as unknown as Schemas['VoiceResponse']
+const voice = (more: Partial<Schemas['VoiceResponse']>) => ({ ...quiet, ordinary: false, ...more })
+const none = { engines: 0, expectedOut: 0 }
 const row = (more: Partial<Schemas['DueRow']>) =>
   ({
     findings: [],
@@ -22,6 +36,7 @@ const row = (more: Partial<Schemas['DueRow']>) =>
     hasFigures: true,
     noInterval: false,
     bookHoursLeft: 500,
+    voice: quiet,
     decides: { rule: 'bookHours', hours: 500, date: '2027-03-01' },
     ...more,
   }) as unknown as Schemas['DueRow']
@@ -56,69 +71,62 @@ describe('a chance', () => {
 
 describe('what decides', () => {
   it('is a finding said as found, with its unit, never as a chance', () => {
-    const said = decision(row({ findings: [finding('4E', 'tight', 0.32, 0.35)] }), figures, 0.05)
+    const said = decision(row({ findings: [finding('4E', 'tight', 0.32, 0.35)] }), figures)
     expect(said).toEqual({ main: '4E found tight, 0.32 of 0.35 mm', below: 'not set: now', tone: 'tight' })
   })
 
   it('names how many more were found', () => {
     const two = row({ findings: [finding('4E', 'tight', 0.32, 0.35), finding('1I', 'loose', 0.3, 0.25)] })
-    expect(decision(two, figures, 0.05).below).toBe('not set, and 1 point more: now')
+    expect(decision(two, figures).below).toBe('not set, and 1 point more: now')
     expect(decidesWhen(two)).toBe('4E decides: now')
   })
 
-  it('is drift, as odds with its day, and how much later the book is', () => {
-    const drifting = row({
-      decides: { rule: 'drift', hours: 40, date: '2026-12-03' },
-      driftPoint: '2E',
+  const drifting = (more: Partial<Schemas['VoiceResponse']>, hours = 40) =>
+    row({
+      decides: { rule: 'drift', hours, date: '2026-12-03' },
       driftSide: 'tight',
-      driftMmPer1000h: -0.029,
       aheadOfBookHours: 750,
-      driftHours: 140,
-      driftDate: '2026-12-11',
       driftsBeforeBook: true,
+      voice: voice({ raised: true, risk: 0.2, ...more }),
     })
-    expect(decision(drifting, figures, 0.05)).toEqual({
-      main: '2E closing 0.029 mm a 1000 h',
-      below: 'one in twenty tight by 11 Dec 2026; worth opening by 3 Dec 2026; the book 750 h later',
+
+  it('is drift, as the chance of all its valves, how early a look is worth it, and how much later the book is', () => {
+    expect(decision(drifting({}), figures)).toEqual({
+      main: 'One in five that one of 12 valves is out when the book calls',
+      below: 'worth opening by 3 Dec 2026; the book 750 h later',
       tone: 'tight',
     })
-    expect(decidesWhen(drifting)).toBe('2E decides: in 40 h')
+    expect(decision(drifting({}, 0), figures).below).toContain('worth opening now')
+    expect(decidesWhen(drifting({}))).toBe('Drift decides: in 40 h')
   })
 
-  it('is worth an early look without alarm where the risk is not reached before the book', () => {
+  it('names a valve only by its own odds, or as wearing another way since a visit', () => {
+    expect(decision(drifting({ points: [{ point: '2E', p: 0.25 }] }), figures).main).toBe(
+      '2E: one in four that it is out when the book calls',
+    )
+    const since = { point: '3E', sinceHours: 3000, mmPer1000h: -0.08, ownHoursToRisk: 500 }
+    expect(decision(drifting({ named: [since] }), figures).main).toBe('3E wears another way since 3\u202f000 h')
+  })
+
+  it('is worth an early look without alarm where nothing is raised', () => {
     const early = row({
       decides: { rule: 'drift', hours: 320, date: '2027-01-18' },
-      driftPoint: '6E',
-      driftSide: 'tight',
-      driftMmPer1000h: -0.012,
       aheadOfBookHours: 372,
-      driftHours: 880,
+      voice: { ...quiet, risk: 0.02 },
     })
-    expect(decision(early, figures, 0.05)).toMatchObject({
+    expect(decision(early, figures)).toMatchObject({
       below: 'worth opening by 18 Jan 2027; the book 372 h later',
       tone: 'ink',
     })
-    expect(headline([early])).toBe('Nothing presses. The book decides.')
-  })
-
-  it('says of drift past the risk that it may stand out already, not that a risk is reached', () => {
-    const past = row({
-      decides: { rule: 'drift', hours: 0, date: '2026-11-25' },
-      driftPoint: '2E',
-      driftSide: 'loose',
-      driftMmPer1000h: 0.03,
-      driftHours: 0,
-      driftsBeforeBook: true,
-    })
-    expect(decision(past, figures, 0.05).below).toBe('over one in twenty that it is loose already; worth opening now')
+    expect(headline([early], none)).toBe('Nothing presses. The book decides.')
   })
 
   it('is the book, overdue or to come', () => {
     const late = row({ bookHoursLeft: -156, decides: { rule: 'bookHours', hours: -156, date: '2026-09-25' } })
-    expect(decision(late, figures, 0.05).main).toBe('Book hours: overdue by 156 h')
+    expect(decision(late, figures).main).toBe('Book hours: overdue by 156 h')
     expect(isOverdue(late)).toBe(true)
     expect(decidesWhen(late)).toBe('The book decides: overdue by 156 h')
-    expect(decision(row({}), figures, 0.05).main).toBe('Book hours: in 500 h')
+    expect(decision(row({}), figures).main).toBe('Book hours: in 500 h')
     expect(decidesWhen(row({ decides: { rule: 'bookMonths', hours: null, date: '2027-06-06' } }))).toBe(
       'The book decides: 6 Jun 2027',
     )
@@ -126,7 +134,7 @@ describe('what decides', () => {
 
   it('asks for an interval where the book gives none, and never says that nothing presses', () => {
     const none = row({ noInterval: true, bookHoursLeft: null, decides: { rule: 'nothing', hours: null, date: null } })
-    expect(decision(none, figures, 0.05)).toMatchObject({
+    expect(decision(none, figures)).toMatchObject({
       main: 'No interval given',
       below: 'add hours or months to its type in the book',
     })
@@ -135,21 +143,56 @@ describe('what decides', () => {
 })
 
 describe('the yard in a sentence', () => {
-  it('is quiet where nothing presses', () => expect(headline([row({})])).toBe('Nothing presses. The book decides.'))
+  it('is quiet where nothing presses', () =>
+    expect(headline([row({})], none)).toBe('Nothing presses. The book decides.'))
 
-  it('counts in words that agree', () => {
-    const rows = [
-      row({ findings: [finding('4E', 'tight', 0.32, 0.35)] }),
-      row({ decides: { rule: 'drift', hours: 10, date: '2026-12-01' }, driftsBeforeBook: true }),
-      row({ decides: { rule: 'drift', hours: 20, date: '2026-12-01' }, driftsBeforeBook: true }),
-      row({ bookHoursLeft: -1 }),
-    ]
-    expect(headline(rows)).toBe(
-      'One valve was found tight and not set. Two engines drift out before their book date. One is overdue by the book.',
+  it('counts in words that agree, and of the early ones says how many are expected out', () => {
+    const rows = [row({ findings: [finding('4E', 'tight', 0.32, 0.35)] }), row({ bookHoursLeft: -1 })]
+    expect(headline(rows, { engines: 7, expectedOut: 1.8 })).toBe(
+      'One valve was found tight and not set. Seven engines are worth an early look; of these about two are expected out by their date. One is overdue by the book.',
+    )
+    expect(headline([row({})], { engines: 2, expectedOut: 0.3 })).toBe(
+      'Two engines are worth an early look; of these hardly one is expected out by their date.',
     )
   })
 
-  it('of no engine says so', () => expect(headline([])).toBe('No engine yet.'))
+  it('never says that nothing presses where something was found out of its window', () =>
+    expect(headline([row({ voice: voice({ foundOut: ['4E'] }) })], none)).not.toContain('Nothing presses'))
+
+  it('counts the meters that nobody has read for too long', () => {
+    const unread = row({
+      shownHours: 7000,
+      readOn: '2026-08-12',
+      hoursToday: { hours: 7130, least: 7020, most: 7240, toBeRead: true },
+    })
+    expect(headline([unread], none)).toBe('One meter is to be read.')
+    expect(meterText(unread)).toBe('about 7\u202f130 h today (read 12 Aug 2026)')
+    expect(unreadText(unread)).toContain('between 7\u202f020 and 7\u202f240 h')
+  })
+
+  it('of no engine says so', () => expect(headline([], none)).toBe('No engine yet.'))
+})
+
+describe('what is said of an engine', () => {
+  it('is the chance of all its valves, with and without new failures', () => {
+    expect(engineChance(voice({ risk: 0.05, riskIfNew: 0.08 }))).toBe(
+      'One in twenty that one of its 12 valves is out of its limits when the book calls, if nothing new begins to fail; one in 13 if one begins to fail as they do in this fleet.',
+    )
+    expect(engineChance(quiet)).toBe('')
+  })
+  it('names who stands out by its own odds, or says that nobody does', () => {
+    expect(whoStandsOut(voice({ raised: true, risk: 0.3, points: [{ point: '2E', p: 0.25 }] }))).toBe(
+      '2E itself one in four.',
+    )
+    expect(whoStandsOut(voice({ raised: true, risk: 0.3 }))).toBe('No single one stands out.')
+  })
+  it('asks for another look, and calls nothing a finding', () =>
+    expect(
+      lookAgainText({ point: '4E', foundMm: 0.28, expectedMm: 0.38 }, {
+        ...figures,
+        rough: (v: number) => v.toFixed(2),
+      } as unknown as Figures),
+    ).toBe('4E was found 0.28 where 0.38 mm was expected: so far not told apart from an outlier.'))
 })
 
 describe('points and readings', () => {
