@@ -87,8 +87,8 @@ useKeys(
               {{ machineNames[data.row.machine] }}</button>, {{ data.row.site }} · {{ data.type.name }}, type
             <RouterLink :to="{ name: 'book', params: { id: data.type.id } }">{{ data.type.code }}</RouterLink>
             <template v-if="data.row.serialNumber"> · serial {{ data.row.serialNumber }}</template>
-            · <span class="figure">{{ meterText(data.row) }}</span><template
-              v-if="Math.abs(data.totalHours - data.row.shownHours) > 0.5"
+            · {{ meterText(data.row)
+            }}<template v-if="Math.abs(data.totalHours - data.row.shownHours) > 0.5"
               >, {{ hours(data.totalHours) }} h in all</template
             >
             · {{ Math.round(data.row.hoursPerWeek) }} h a week

@@ -93,7 +93,7 @@ describe('the main thing of an engine’s drift', () => {
   it('is a valve that has begun to wear another way, with the hours since when', () => {
     const since = { point: '2E', sinceHours: 3000, mmPer1000h: -0.08, ownHoursToRisk: 500 }
     expect(driftHeadline(drift({ voice: voice({ named: [since] }) }), figures)).toBe(
-      '2E wears another way since 3\u202f000 h.',
+      '2E has worn another way since 3\u202f000 h.',
     )
   })
   it('is a question where a figure is not told apart from an outlier, and what was found out is never nothing', () => {

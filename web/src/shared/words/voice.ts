@@ -42,11 +42,11 @@ export function whoStandsOut(voice: Voice): string {
       : 'No single one stands out.'
 }
 
-/** 3E wears another way since 3 000 h. */
+/** 3E has worn another way since 3 000 h. */
 export const namedText = (n: Schemas['NamedPoint']) =>
   n.sinceHours == null
     ? `${n.point} has worn fast all its life`
-    : `${n.point} wears another way since ${hours(n.sinceHours)} h`
+    : `${n.point} has worn another way since ${hours(n.sinceHours)} h`
 
 /** Found 0.28 where 0.38 was expected: a question, never a finding. */
 export const lookAgainText = (a: Schemas['AskedPoint'], figures: Figures) =>

@@ -105,7 +105,7 @@ describe('what decides', () => {
       '2E: one in four that it is out when the book calls',
     )
     const since = { point: '3E', sinceHours: 3000, mmPer1000h: -0.08, ownHoursToRisk: 500 }
-    expect(decision(drifting({ named: [since] }), figures).main).toBe('3E wears another way since 3\u202f000 h')
+    expect(decision(drifting({ named: [since] }), figures).main).toBe('3E has worn another way since 3\u202f000 h')
   })
 
   it('is worth an early look without alarm where nothing is raised', () => {
