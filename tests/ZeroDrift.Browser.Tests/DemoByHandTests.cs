@@ -33,7 +33,8 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
     {
         screen.Open("/");
         screen.Press("Skarv · starboard main");
-        screen.See("2E decides: now");
+        screen.See("Drift decides: now");
+        screen.See("2E has worn fast all its life");
         screen.See("unlike its siblings");
         screen.Wait(10, "the chart", () => screen.Driver.FindElements(By.CssSelector("section[aria-label='Clearance against engine hours'] svg")).Count > 0);
 

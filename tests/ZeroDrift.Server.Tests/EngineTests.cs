@@ -46,6 +46,30 @@ public sealed class EngineTests : IDisposable
     }
 
     [Fact]
+    public async Task Put_away_an_engine_answers_what_it_was_and_comes_back()
+    {
+        var twin = await new TwinEngine(server).AddAsync("Pump twin");
+        var (status, body) = await server.PutAsync($"/api/engines/{twin.EngineId}", new { archived = true, why = "sold" });
+        Assert.Equal((HttpStatusCode.OK, true, "Pump twin"), (status, body.GetProperty("archived").GetBoolean(), body.GetProperty("row").GetProperty("name").GetString()));
+        Assert.Empty((await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray());
+        (status, body) = await server.PutAsync($"/api/engines/{twin.EngineId}", new { archived = false });
+        Assert.Equal((HttpStatusCode.OK, false), (status, body.GetProperty("archived").GetBoolean()));
+    }
+
+    [Fact]
+    public async Task A_site_of_another_time_zone_takes_engines_and_changes()
+    {
+        var (made, site) = await server.PostAsync("/api/sites", new { name = "Far Quay", timeZone = "Pacific/Auckland" });
+        Assert.Equal(HttpStatusCode.Created, made);
+        var twin = await new TwinEngine(server).AddAsync("Pump twin");
+        var (status, _) = await server.PostAsync("/api/engines", new { name = "Far pump", machine = "pump", site = "Far Quay", engineTypeId = twin.TypeId, meterHours = 10 });
+        Assert.Equal(HttpStatusCode.Created, status);
+        (status, _) = await server.PutAsync($"/api/sites/{site.GetProperty("id").GetString()}", new { name = "Farther Quay", timeZone = "America/Lima" });
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.Contains((await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray(), r => r.GetProperty("site").GetString() == "Farther Quay");
+    }
+
+    [Fact]
     public async Task A_name_belongs_to_one_engine_whatever_its_letters_case()
     {
         var twin = await new TwinEngine(server).AddAsync("Pump twin");

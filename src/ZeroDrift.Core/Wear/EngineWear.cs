@@ -9,53 +9,8 @@ namespace ZeroDrift.Core.Wear;
 /// <param name="Odd">Further off than visits stray: ask whether it was warm, or other blades.</param>
 public sealed record VisitShift(string Visit, double ShiftMm, double StandardErrorMm, bool Odd);
 
-/// <summary>One point as the fit sees it.</summary>
-/// <param name="Id">The point.</param>
-/// <param name="LevelMm">Its clearance now; null where nothing gives a level.</param>
-/// <param name="LevelStandardErrorMm">Its error.</param>
-/// <param name="MmPer1000h">Its rate; negative closes.</param>
-/// <param name="StandardErrorMmPer1000h">Its error.</param>
-/// <param name="FastProbability">The chance that it is fast for life.</param>
-public sealed record PointWear(string Id, double? LevelMm, double? LevelStandardErrorMm, double MmPer1000h, double StandardErrorMmPer1000h, double FastProbability)
-{
-    /// <summary>The chance that it has begun to wear another way.</summary>
-    public double ChangeProbability { get; init; }
-
-    /// <summary>The last visit before it began to, where that is likely enough to be named; null else.</summary>
-    public WearChange? Changed { get; init; }
-
-    /// <summary>What was found last against all before it, in standard deviations, positive in the direction of wear; null where nothing expects.</summary>
-    public double? LastFoundZ { get; init; }
-
-    /// <summary>What was found last, and what was expected of it then, mm; null where nothing expected it.</summary>
-    public (double FoundMm, double ExpectedMm)? LastFound { get; init; }
-
-    /// <summary>The chance that what was found last is far off.</summary>
-    public double FarOffProbability { get; init; }
-
-    /// <summary>Enough was found to date it: a figure or a narrow pair of its own, or its group is known.</summary>
-    public bool IsDated { get; init; }
-
-    /// <summary>What was found last lies out of its window; whatever was set since.</summary>
-    public bool WasFoundOut { get; init; }
-
-    /// <summary>From this chance on a valve is named as wearing another way.</summary>
-    public const double NamedFrom = 0.8;
-
-    /// <summary>It is named: it has begun to wear another way, or has been fast all its life.</summary>
-    public bool IsNamed => ChangeProbability >= NamedFrom || FastProbability > 0.5;
-
-    /// <summary>So far not told apart from an outlier: a question, never a finding.</summary>
-    public bool AsksToLookAgain => !IsNamed && (ChangeProbability >= 0.1 || LastFoundZ >= 2.5);
-}
-
-/// <summary>Since when a valve wears another way.</summary>
-/// <param name="Visit">The last visit before it began.</param>
-/// <param name="Hours">Total engine hours then.</param>
-public sealed record WearChange(string Visit, double Hours);
-
 /// <summary>One engine of a fit, and what it says ahead.</summary>
-public sealed class EngineWear
+public sealed partial class EngineWear
 {
     private readonly WearEngine engine;
     private readonly EngineElimination solved;
@@ -149,81 +104,6 @@ public sealed class EngineWear
         var (shift, variance) = (solved.Values[i], solved.Covariance[i * (engine.Count + 1)]);
         var strays = Square(components.VisitSdMm) - variance;
         return new VisitShift(visit.Id, shift, Math.Sqrt(variance), strays > 0 && Math.Abs(shift) > 3 * Math.Sqrt(strays));
-    }
-
-    private PointWear Point(WearLine line)
-    {
-        var fresh = FreshlySet(line, Clearance.Near(0));
-        var base0 = line.Own + Fit(fresh.T);
-        var slope = Reduced(line, fresh).T;
-        var variance = Product(slope, slope) + 1 / line.Diagonal;
-        var kinds = Kinds(line);
-        // What goes on faster later is no part of the rate now.
-        var rate = kinds.Sum(k => k.Share * (base0 + k.Slope));
-        var rateVariance = kinds.Sum(k => k.Share * (variance + k.SlopeVariance + Square(base0 + k.Slope - rate)));
-        var (history, last) = (line.History, LastFound(line));
-        var own = new PointWear(line.Point.Id, null, null, rate, Math.Sqrt(Math.Max(rateVariance, 0)), history?.Fast.Share ?? 0)
-        {
-            ChangeProbability = history?.Changed.Share ?? 0,
-            Changed = history?.Changed.Share >= PointWear.NamedFrom ? Since(line, history.ChangedAfter!.Value) : null,
-            LastFoundZ = last?.Z,
-            LastFound = last is { } surprise ? (surprise.FoundMm, surprise.ExpectedMm) : null,
-            FarOffProbability = line.Rows.LastOrDefault(r => !r.AsLeft)?.Far ?? 0,
-            IsDated = IsDated(line),
-            WasFoundOut = WasFoundOut(line),
-        };
-        if (!HasLevel(line)) return own;
-        var ahead = Ahead(line, Present(line), default, true);
-        var level = kinds.Sum(k => k.Share * (ahead.At0 + k.LevelMm));
-        return own with { LevelMm = level, LevelStandardErrorMm = Math.Sqrt(Math.Max(kinds.Sum(k => k.Share * (ahead.Variance0 + k.LevelVariance + Square(ahead.At0 + k.LevelMm - level))), 0)) };
-    }
-
-    private WearChange Since(WearLine line, double t)
-    {
-        var row = line.Rows.Last(r => Math.Abs(r.T - t) < 1e-9);
-        var visit = engine.Visits[row.VisitColumn];
-        return new WearChange(visit.Id, visit.Hours);
-    }
-
-    private static bool WasFoundOut(WearLine line)
-    {
-        if (line.Point.Window is not { } window || line.Rows.LastOrDefault(r => !r.AsLeft) is not { } found) return false;
-        return (found.Mm ?? found.Upper) < window.MinMm - 1e-9 || (found.Mm ?? found.Lower) > window.MaxMm + 1e-9;
-    }
-
-    /// <summary>The last found figure against all that was read before it, and left then in its own run.</summary>
-    private (double Z, double FoundMm, double ExpectedMm)? LastFound(WearLine line)
-    {
-        if (line.History is null || line.Rows.LastOrDefault(r => !r.AsLeft && r.HasFigure) is not { } last) return null;
-        var rows = line.Rows.ToList();
-        var readings = solved.HistoryOf(line, true);
-        var at = rows.IndexOf(last);
-        var before = readings.Where((r, i) => r.T < last.T || (r.T == last.T && rows[i].AsLeft && r.Run == readings[at].Run)).ToList();
-        if (!before.Exists(r => r.Run == readings[at].Run)) return null;
-        var tau = components.TauMmPer1000h[line.Group];
-        var expected = ValveHistory.Plain(before, 0, Math.Max(tau * tau, 1e-18), last.T);
-        var spread = expected.LevelVariance + last.Variance + solved.Covariance[last.VisitColumn * (engine.Count + 1)];
-        var off = readings[at].Z - expected.Level;
-        return ((solved.Values[line.MeanColumn] < 0 ? -off : off) / Math.Sqrt(spread), last.Y, last.Y - off);
-    }
-
-    /// <summary>What each kind of valve differs by from the history without kinds; without one the posterior itself is all there is.</summary>
-    private AheadKind[] Kinds(WearLine line)
-    {
-        if (line.History is not { } history) return [new AheadKind(1)];
-        var plain = ValveHistory.Plain(solved.HistoryOf(line, true), line.PriorMean, line.PriorVariance, (engine.NowHours - engine.FirstHours) / 1000);
-        return [.. new[] { history.Ordinary, history.Fast, history.Changed }.Select(k => new AheadKind(
-            k.Share, k.Level - plain.Level, k.Slope - plain.Slope, k.LevelVariance - plain.LevelVariance, k.Covariance - plain.Covariance, k.SlopeVariance - plain.SlopeVariance))];
-    }
-
-    /// <summary>The same with what has begun to fail going on faster: by a quarter, give or take half (common practice, no source).</summary>
-    private AheadKind[] KindsAhead(WearLine line)
-    {
-        var kinds = Kinds(line);
-        if (line.History is not { } history) return kinds;
-        var more = history.Changed.Slope / 4;
-        kinds[^1] = kinds[^1] with { Slope = kinds[^1].Slope + more, SlopeVariance = kinds[^1].SlopeVariance + Square(2 * more) };
-        return kinds;
     }
 
     /// <summary>A forecast's gradient: constant, per t, per ε, each over the engine's columns and the point's own rate, with where it starts.</summary>

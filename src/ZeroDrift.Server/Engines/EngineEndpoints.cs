@@ -88,12 +88,14 @@ internal static class EngineEndpoints
             if (request.Version is { } version && version != engine.Version) throw new ConflictException("changedMeanwhile", "version", $"{engine.Name} was changed meanwhile; look at it again.");
             var log = new ChangeLog(data, "engine", id, request.Who, request.Why, day.Now);
             var before = engine.EngineTypeId;
+            // Put away it stands in no yard any more: what it was is answered, marked so.
+            var last = request.Archived == true && engine.ArchivedAt is null ? await EngineView.OfAsync(id, data, yard, day) : null;
             await ApplyAsync(data, engine, request, log, day.Today);
             if (log.Keep()) engine.Version++;
             await data.SaveChangesAsync();
             await day.ReadAsync(data);
             if (engine.ArchivedAt is null) await OutlookKeeper.RefreshAsync(data, id, day.Today);
-            var row = engine.ArchivedAt is null ? await EngineView.OfAsync(id, data, yard, day) : null;
+            var row = engine.ArchivedAt is null ? await EngineView.OfAsync(id, data, yard, day) : last is null ? null : last with { Archived = true, Version = engine.Version };
             return (row, (Guid[])[before, engine.EngineTypeId]);
         }, cancelled);
         foreach (var type in touched.Distinct()) refits.Want(type);

@@ -22,7 +22,7 @@ internal sealed class FleetDay(TimeProvider clock)
     public async Task ReadAsync(ZeroDriftContext data)
     {
         fleetZone = await data.Fleet.AsNoTracking().Select(f => f.TimeZone).SingleOrDefaultAsync() ?? "UTC";
-        engineZones = await data.Engines.AsNoTracking().Where(e => e.Machine!.Site!.TimeZone != null).ToDictionaryAsync(e => e.Id, e => e.Machine!.Site!.TimeZone!);
+        engineZones = await data.Engines.AsNoTracking().Where(e => e.Machine!.Site!.TimeZone != null).Select(e => new { e.Id, Zone = e.Machine!.Site!.TimeZone! }).ToDictionaryAsync(e => e.Id, e => e.Zone);
     }
 
     /// <summary>A time zone as it was given, if there is one of that name.</summary>

@@ -85,10 +85,8 @@ async function putAway() {
   try {
     await set(true)
   } catch (caught) {
-    if (!(caught instanceof Refusal) || caught.code !== 'archived') {
-      toast(caught instanceof Refusal ? caught.message : `${name} could not be put away; the server cannot be reached.`)
-      return
-    }
+    toast(caught instanceof Refusal ? caught.message : `${name} could not be put away; the server cannot be reached.`)
+    return
   }
   shown.value = false
   await router.push({ name: 'yard' })
