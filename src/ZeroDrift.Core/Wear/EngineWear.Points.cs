@@ -11,25 +11,25 @@ public sealed partial class EngineWear
         var base0 = line.Own + Fit(fresh.T);
         var slope = Reduced(line, fresh).T;
         var variance = Product(slope, slope) + 1 / line.Diagonal;
-        var kinds = Kinds(line);
+        var own = kinds[line];
         // What goes on faster later is no part of the rate now.
-        var rate = kinds.Sum(k => k.Share * (base0 + k.Slope));
-        var rateVariance = kinds.Sum(k => k.Share * (variance + k.SlopeVariance + Square(base0 + k.Slope - rate)));
+        var rate = own.Sum(k => k.Share * (base0 + k.Slope));
+        var rateVariance = own.Sum(k => k.Share * (variance + k.SlopeVariance + Square(base0 + k.Slope - rate)));
         var (history, last) = (line.History, LastFound(line));
-        var own = new PointWear(line.Point.Id, null, null, rate, Math.Sqrt(Math.Max(rateVariance, 0)), history?.Fast.Share ?? 0)
+        var point = new PointWear(line.Point.Id, null, null, rate, Math.Sqrt(Math.Max(rateVariance, 0)), history?.Fast.Share ?? 0)
         {
             ChangeProbability = history?.Changed.Share ?? 0,
             Changed = history?.Changed.Share >= PointWear.NamedFrom ? Since(line, history.ChangedAfter!.Value) : null,
             LastFoundZ = last?.Z,
             LastFound = last is { } surprise ? (surprise.FoundMm, surprise.ExpectedMm) : null,
             FarOffProbability = line.Rows.LastOrDefault(r => !r.AsLeft)?.Far ?? 0,
-            IsDated = IsDated(line),
+            IsDated = dated.Contains(line),
             WasFoundOut = WasFoundOut(line),
         };
-        if (!HasLevel(line)) return own;
+        if (!HasLevel(line)) return point;
         var ahead = Ahead(line, Present(line), default, true);
-        var level = kinds.Sum(k => k.Share * (ahead.At0 + k.LevelMm));
-        return own with { LevelMm = level, LevelStandardErrorMm = Math.Sqrt(Math.Max(kinds.Sum(k => k.Share * (ahead.Variance0 + k.LevelVariance + Square(ahead.At0 + k.LevelMm - level))), 0)) };
+        var level = own.Sum(k => k.Share * (ahead.At0 + k.LevelMm));
+        return point with { LevelMm = level, LevelStandardErrorMm = Math.Sqrt(Math.Max(own.Sum(k => k.Share * (ahead.Variance0 + k.LevelVariance + Square(ahead.At0 + k.LevelMm - level))), 0)) };
     }
 
     private WearChange Since(WearLine line, double t)
@@ -73,10 +73,9 @@ public sealed partial class EngineWear
     /// <summary>The same with what has begun to fail going on faster: by a quarter, give or take half (common practice, no source).</summary>
     private AheadKind[] KindsAhead(WearLine line)
     {
-        var kinds = Kinds(line);
-        if (line.History is not { } history) return kinds;
+        var own = kinds[line];
+        if (line.History is not { } history) return own;
         var more = history.Changed.Slope / 4;
-        kinds[^1] = kinds[^1] with { Slope = kinds[^1].Slope + more, SlopeVariance = kinds[^1].SlopeVariance + Square(2 * more) };
-        return kinds;
+        return [.. own[..^1], own[^1] with { Slope = own[^1].Slope + more, SlopeVariance = own[^1].SlopeVariance + Square(2 * more) }];
     }
 }

@@ -15,16 +15,21 @@ public sealed partial class EngineWear
     private readonly WearEngine engine;
     private readonly EngineElimination solved;
     private readonly WearComponents components;
+    private readonly Dictionary<WearLine, AheadKind[]> kinds;
+    private readonly HashSet<WearLine> dated;
 
     internal EngineWear(WearEngine engine, EngineElimination solved, WearComponents components)
     {
         (this.engine, this.solved, this.components) = (engine, solved, components);
         Visits = [.. engine.Visits.Select((v, i) => Shift(v, i))];
+        // Every forecast of a point rests on them: told once.
+        kinds = engine.Lines.ToDictionary(l => l, Kinds);
+        dated = [.. engine.Lines.Where(IsDated)];
         Points = [.. engine.Lines.Select(Point)];
-        var dated = engine.Lines.Where(l => l.Point.Window is not null && IsDated(l)).ToList();
-        KnowsRates = dated.Where(HasLevel).All(l => solved.Covariance[l.MeanColumn * (engine.Count + 1)] <= Square(WearFit.MeanPriorSd / 2));
-        Now = Curve(dated.Where(HasLevel), Present, default, true);
-        Fresh = Curve(dated, l => FreshlySet(l, SetMm(l)), new AheadQuadratic(Common, 0, 0, 0, 0, 0), false);
+        var drawn = engine.Lines.Where(IsDrawn).ToList();
+        KnowsRates = drawn.Where(HasLevel).All(l => solved.Covariance[l.MeanColumn * (engine.Count + 1)] <= Square(WearFit.MeanPriorSd / 2));
+        Now = Curve(drawn.Where(HasLevel), Present, default, true);
+        Fresh = Curve(drawn, l => FreshlySet(l, SetMm(l)), new AheadQuadratic(Common, 0, 0, 0, 0, 0), false);
     }
 
     /// <summary>The engine.</summary>
@@ -66,13 +71,13 @@ public sealed partial class EngineWear
     public PointAhead? Ahead(string point) => Now.Points.FirstOrDefault(p => p.Id == point);
 
     /// <summary>Where a point would head from whatever figure it is left at; null without a window.</summary>
-    public FreshAhead? FreshFrom(string point) => engine.Lines.FirstOrDefault(l => l.Point.Id == point && l.Point.Window is not null && IsDated(l)) is { } line
+    public FreshAhead? FreshFrom(string point) => engine.Lines.FirstOrDefault(l => l.Point.Id == point && IsDrawn(l)) is { } line
         ? Ahead(line, FreshlySet(line, Clearance.Near(0)) with { StartVariance = 0 }, default, false).ToFresh()
         : null;
 
     /// <summary>R(D) with every point freshly left at a figure, landed on with uncertainty u; the set figure where none is named.</summary>
     public RiskCurve LeftAt(IReadOnlyDictionary<string, Clearance> figures, double uncertaintyMm) => Curve(
-        engine.Lines.Where(l => l.Point.Window is not null && IsDated(l)),
+        engine.Lines.Where(IsDrawn),
         l => FreshlySet(l, figures.TryGetValue(l.Point.Id, out var mm) ? mm : SetMm(l)) with { StartVariance = uncertaintyMm * uncertaintyMm },
         default,
         false);
@@ -88,6 +93,9 @@ public sealed partial class EngineWear
     private static bool HasLevel(WearLine line) => line.Runs.Length > 0 && line.Runs[^1].HasLevel && line.Runs[^1].Number >= (line.Point.PresentRun ?? int.MinValue);
 
     private static Clearance SetMm(WearLine line) => line.Point.FigureToSet!.Value;
+
+    /// <summary>It has limits to reach, and enough is known to say when.</summary>
+    private bool IsDrawn(WearLine line) => line.Point.Window is not null && dated.Contains(line);
 
     /// <summary>Something was found of it that tells: a figure, or two bounds nearer to each other than half its window; or its group is known.</summary>
     private bool IsDated(WearLine line)

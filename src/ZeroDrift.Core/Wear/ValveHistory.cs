@@ -55,6 +55,9 @@ internal sealed class ValveHistory
     /// <summary>Changed after one of its visits.</summary>
     public HistoryKind Changed => Kind(2);
 
+    /// <summary>More likely than not it has begun to wear another way.</summary>
+    public bool IsChanged => Changed.Share > 0.5;
+
     /// <summary>The hour, in thousands, after which a change is likeliest; null where none can be.</summary>
     public double? ChangedAfter { get; private set; }
 

@@ -179,9 +179,8 @@ public sealed class WearFit
         foreach (var line in engines[i].Lines)
         {
             if (line.Runs.Length == 0) continue;
-            var prior = new HistoryPrior(values[SharedColumns.Mean(line.Group)], Components.TauMmPer1000h[line.Group], options.Mixture);
-            line.History = ValveHistory.Of(eliminated[i].HistoryOf(line), prior, options.HeavyTails, now);
-            var aside = line.History.Changed.Share > 0.5 ? line.History.ChangedAfter!.Value : double.NegativeInfinity;
+            line.History = ValveHistory.Of(eliminated[i].HistoryOf(line), PriorOf(line.Group), options.HeavyTails, now);
+            var aside = line.History.IsChanged ? line.History.ChangedAfter!.Value : double.NegativeInfinity;
             foreach (var (row, far) in line.Rows.Zip(line.History.Far)) (row.Far, row.PutAside) = (far, row.T < aside);
         }
     });
@@ -198,9 +197,9 @@ public sealed class WearFit
         Components = now;
         foreach (var line in engines.SelectMany(e => e.Lines))
         {
-            var (tau, prior) = (Components.TauMmPer1000h[line.Group], new HistoryPrior(values[SharedColumns.Mean(line.Group)], 0, options.Mixture));
-            (line.PriorMean, line.PriorVariance) = line.IsOrdinary ? (0, tau * tau)
-                : line.History!.Changed.Share > 0.5 ? (prior.Jump, tau * tau + Square(prior.Jump))
+            var prior = PriorOf(line.Group);
+            (line.PriorMean, line.PriorVariance) = line.IsOrdinary ? (0, Square(prior.Tau))
+                : line.History!.IsChanged ? (prior.Jump, Square(prior.Tau) + Square(prior.Jump))
                 : (3 * prior.Rate, Square(prior.Rate));
         }
     }
@@ -317,7 +316,10 @@ public sealed class WearFit
         return [.. sums.Select((sum, g) => Math.Sqrt((4 * Square(0.25 * MeanAtLeast(g)) + sum) / (4 + counts[g])))];
     }
 
-    private double MeanAtLeast(int group) => Math.Max(Math.Abs(values[SharedColumns.Mean(group)]), HistoryPrior.SlowestMean);
+    private double MeanAtLeast(int group) => Math.Abs(PriorOf(group).Rate);
+
+    /// <summary>What a valve of a group is measured against.</summary>
+    private HistoryPrior PriorOf(int group) => new(values[SharedColumns.Mean(group)], Components.TauMmPer1000h[group], options.Mixture);
 
     private static double Square(double x) => x * x;
 }

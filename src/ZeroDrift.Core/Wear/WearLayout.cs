@@ -117,7 +117,7 @@ internal sealed class WearLine(WearPoint point, int group, WearRun[] runs)
     public ValveHistory? History { get; set; }
 
     /// <summary>More likely than not it wears as its group does.</summary>
-    public bool IsOrdinary => History is null || (History.Changed.Share <= 0.5 && History.Fast.Share <= 0.5);
+    public bool IsOrdinary => History is null || !(History.IsChanged || History.Fast.Share > 0.5);
 
     public IEnumerable<WearRow> Rows => runs.SelectMany(r => r.Rows);
 }

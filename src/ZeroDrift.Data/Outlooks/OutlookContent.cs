@@ -66,12 +66,12 @@ public sealed record OutlookContent
     public required IReadOnlyList<PointContent> Points { get; init; }
 
     /// <summary>Its last reading with the use since; null where nobody ever read it, and in rows from before that was kept.</summary>
-    public HoursToday? Today => ReadHours is { } hours && ReadOn is { } on ? new HoursToday(hours, on, Usage) : null;
+    public HoursToday? Run() => ReadHours is { } hours && ReadOn is { } on ? new HoursToday(hours, on, Usage) : null;
 
     /// <summary>The same on a later day: it has run on since it was worked out, and whatever lies ahead is as much nearer.</summary>
     public OutlookContent On(DateOnly day)
     {
-        if (Today?.At(day) is not { } now || now <= HoursNow) return this;
+        if (Run()?.At(day) is not { } now || now <= HoursNow) return this;
         var run = now - HoursNow;
         return this with
         {

@@ -110,7 +110,7 @@ internal sealed class Yard(FleetDay day)
             return new Line(o with { Points = [], Visits = [] }, due, o.Usage.HoursPerDay * o.Usage.MonthlyWeights[today.Month - 1] * 7, due.BookHoursLeft(today, o.Usage), o.DriftHours is { } drift ? o.Usage.DateAfter(today, drift) : null, VoiceResponse.Of(o, hazard), Hours(o, today));
 
             static (double, double, bool)? Hours(OutlookContent o, DateOnly today) =>
-                o.Today is { } hours && hours.Band(today) is var (least, most) ? (least, most, hours.IsToBeRead(today, o.Book?.BookHours is { } interval ? (double)interval : null)) : null;
+                o.Run() is { } hours && hours.Band(today) is var (least, most) ? (least, most, hours.IsToBeRead(today, o.Book?.BookHours is { } interval ? (double)interval : null)) : null;
         }
     }
 }

@@ -17,7 +17,8 @@ internal sealed class JobsView
     private readonly DateOnly today;
     private readonly Dictionary<Guid, DueRow> rows;
     private readonly Dictionary<Guid, IReadOnlyList<double>> timed = [];
-    private HashSet<Guid>? waits;
+    private readonly Dictionary<Guid, IReadOnlyList<AwaitingPoints>> waits = [];
+    private HashSet<Guid>? mayWait;
 
     private JobsView(ZeroDriftContext data, DateOnly today, Dictionary<Guid, DueRow> rows) => (this.data, this.today, this.rows) = (data, today, rows);
 
@@ -80,7 +81,9 @@ internal sealed class JobsView
 
     /// <summary>Few engines wait for anything: the rest is not asked.</summary>
     private async Task<IReadOnlyList<AwaitingPoints>> WaitsAsync(Guid engineId) =>
-        (waits ??= await WaitingPoints.EnginesAsync(data)).Contains(engineId) ? await AwaitingPoints.OfAsync(data, engineId) : [];
+        !(mayWait ??= await WaitingPoints.EnginesAsync(data)).Contains(engineId) ? []
+        : waits.TryGetValue(engineId, out var known) ? known
+        : waits[engineId] = await AwaitingPoints.OfAsync(data, engineId);
 
     private async Task<IReadOnlyList<double>> TimedAsync(Guid typeId)
     {

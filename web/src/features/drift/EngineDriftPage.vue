@@ -12,6 +12,7 @@ import { useFigures } from '../../shared/figures/useFigures'
 import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { driftBelow, driftHeadline, standingOut } from '../../shared/words/drift'
+import LookAgain from '../../shared/engines/LookAgain.vue'
 import DriftFindings from './DriftFindings.vue'
 import DriftGrid from './DriftGrid.vue'
 import type { DriftLook } from './drawingOf'
@@ -162,6 +163,7 @@ function saveSvg() {
           @pick="picked = $event"
         />
         <DriftFindings :drift="data" :figures="figures" />
+        <LookAgain :engine-id="data.engineId" :asked="data.voice.lookAgain" />
       </div>
     </main>
   </Loaded>

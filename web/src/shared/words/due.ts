@@ -40,7 +40,7 @@ export function headline(rows: Row[], early: Schemas['EarlyLooks']): string {
   if (overdue) said.push(`${counted(overdue)} ${form(overdue, 'is', 'are')} overdue by the book.`)
   if (said.length > 0) return said.join(' ')
   if (rows.some((r) => r.voice.foundOut.length || r.voice.lookAgain.length))
-    return 'Nothing is overdue. Look at what was found out.'
+    return 'Nothing is due. Some valves were found out of their windows, or ask for another look.'
   return rows.length === 0 ? 'No engine yet.' : 'Nothing presses. The book decides.'
 }
 
