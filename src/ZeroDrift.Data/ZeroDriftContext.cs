@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Projections;
 
 namespace ZeroDrift.Data;
 
@@ -49,6 +50,9 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
     public DbSet<ShimPlaceRow> ShimPlaces => Set<ShimPlaceRow>();
     public DbSet<ShimJobEventRow> ShimJobEvents => Set<ShimJobEventRow>();
 
+    /// <summary>What was changed through this context that something kept rests on.</summary>
+    public Touched Touched { get; } = new();
+
     /// <summary>Types with their points and revisions, to be read only.</summary>
     public IQueryable<EngineTypeRow> WholeTypes => EngineTypes.AsNoTracking().Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery();
 
@@ -72,6 +76,7 @@ public sealed class ZeroDriftContext(DbContextOptions<ZeroDriftContext> options)
             if (entry.State is EntityState.Added or EntityState.Modified) entry.Entity.NameKey = NameKeys.Of(entry.Entity.Name);
         foreach (var entry in ChangeTracker.Entries<SpecRevisionRow>())
             if (entry.State is EntityState.Added) entry.Entity.RevisionKey = NameKeys.Of(entry.Entity.Revision);
+        Touched.Note(ChangeTracker);
         return base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
     }
 }

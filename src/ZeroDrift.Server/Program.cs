@@ -3,9 +3,11 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.ResponseCompression;
 using Serilog;
 using ZeroDrift.Contract;
+using ZeroDrift.Data.Projections;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server;
 using ZeroDrift.Server.Book;
 using ZeroDrift.Server.Calculators;
@@ -60,7 +62,7 @@ builder.WebHost.ConfigureKestrel(kestrel =>
 });
 
 builder.Services.AddSingleton(_ => folder);
-builder.Services.AddSingleton(_ => new WriteGate(settings.File));
+builder.Services.AddSingleton(services => new WriteGate(settings.File, () => services.GetRequiredService<FleetDay>().Today));
 builder.Services.AddDbContext<ZeroDriftContext>(options => options.UseZeroDriftFile(settings.File));
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<FleetDay>();
@@ -136,7 +138,7 @@ await using (var scope = app.Services.CreateAsyncScope())
 
 if (settings.Rebuild)
 {
-    var count = await app.Services.GetRequiredService<WriteGate>().RunAsync(data => Rebuild.AllAsync(data, app.Services.GetRequiredService<FleetDay>().Today, Console.WriteLine));
+    var count = await app.Services.GetRequiredService<WriteGate>().RunAsync(data => Projector.AllAsync(data, app.Services.GetRequiredService<FleetDay>().Today, Console.WriteLine));
     Console.WriteLine($"Rebuilt from the entries of {count} visits.");
     return 0;
 }

@@ -98,7 +98,7 @@ public sealed class LogbookTests : IDisposable
 
         var messages = report.GetProperty("badRows").EnumerateArray().Select(b => b.GetProperty("message").GetString()!).ToList();
         Assert.Contains("already recorded as 0.40 mm, not 0.45", messages[0], StringComparison.Ordinal);
-        Assert.Contains("is below 500 h", messages[1], StringComparison.Ordinal);
+        Assert.Contains("300 h is below the 500 h of 1 Mar 2024", messages[1], StringComparison.Ordinal);
     }
 
     [Theory]

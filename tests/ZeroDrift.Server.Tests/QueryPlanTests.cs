@@ -4,6 +4,7 @@ using Microsoft.EntityFrameworkCore.Diagnostics;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Projections;
 using ZeroDrift.Data.Starting;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
@@ -38,9 +39,10 @@ public sealed class QueryPlanTests : IDisposable
         await VisitReader.LoadAsync(data, visit);
         await data.Visits.Where(v => v.State == VisitState.Open).Select(v => v.Id).ToListAsync();
         await data.Visits.Where(v => v.EngineId == engine.Id && v.State == VisitState.Signed).Include(v => v.Readings).ToListAsync();
-        await OutlookKeeper.RefreshAsync(data, engine.Id, DateOnly.FromDateTime(DateTime.UtcNow));
+        await OutlookKeeper.RefreshAsync(data, [engine.Id], [], DateOnly.FromDateTime(DateTime.UtcNow));
         var stored = (await VisitReader.LoadAsync(data, visit, track: true))!;
-        await Exchange.ProjectAsync(data, stored.Row, stored.Visit, true, DateOnly.FromDateTime(DateTime.UtcNow));
+        await Projector.VisitAsync(data, stored.Row, stored.Visit, justSigned: true);
+        await Projector.BringUpAsync(data, DateOnly.FromDateTime(DateTime.UtcNow));
 
         await data.Database.OpenConnectionAsync();
         var scans = new List<string>();

@@ -1,10 +1,12 @@
 using System.Net;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Data.Projections;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Starting;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
+using ZeroDrift.Data.Writing;
 
 namespace ZeroDrift.Server.Tests;
 
@@ -138,7 +140,7 @@ public sealed class RecordTests : IDisposable
         var gate = demo.Service<WriteGate>();
         var before = await Everything(gate);
 
-        await gate.RunAsync(data => Rebuild.AllAsync(data, DateOnly.FromDateTime(DateTime.UtcNow)));
+        await gate.RunAsync(data => Projector.AllAsync(data, DateOnly.FromDateTime(DateTime.UtcNow)));
 
         Assert.Equal(before, await Everything(gate));
 

@@ -14,7 +14,7 @@ public static class HoursCalls
                 EngineHours.Of(Given.Number(r.Hours, $"readings[{i}].hours", "what the meter showed"), $"readings[{i}].hours"),
                 EngineHours.Of(r.NewMeterShows, $"readings[{i}].newMeterShows")))
             .ToList();
-        for (var i = 0; i < readings.Count; i++) Check(readings, i);
+        for (var i = 1; i < readings.Count; i++) Check(readings, i);
         var history = MeterHistory.Of(readings);
         var today = request.Today ?? readings[^1].Date;
         var usage = Usage.Of(history.Totals, today, request.DutyHoursPerDay ?? 0, request.MonthlyWeights);
@@ -29,15 +29,11 @@ public static class HoursCalls
             request.HoursAhead is null ? null : latest);
     }
 
+    /// <summary>A list of readings is one meter's life: each goes on from the one before.</summary>
     private static void Check(List<MeterReading> readings, int index)
     {
-        try
-        {
-            MeterHistory.Of(readings.Take(index)).Check(readings[index]);
-        }
-        catch (BadInputException bad)
-        {
-            throw bad.Inside($"readings[{index}]");
-        }
+        var (before, reading) = (readings[index - 1], readings[index]);
+        if (reading.Date < before.Date) throw new BadInputException($"readings[{index}].date", $"{Said.Day(reading.Date)} comes before {Said.Day(before.Date)}; give the readings in the order of their days.");
+        if (MeterMisfit.Between(before, reading, true) is { } fault) throw new MeterMisfit(fault, reading, before).Complaint().Inside($"readings[{index}]");
     }
 }

@@ -59,8 +59,7 @@ public static class RefusalWords
             RefusalCode.NotYours => "A second signature is somebody else's: not of who measured or signed.",
             RefusalCode.RestsOn => points.Length == 0 ? "Something later rests on it: take that back first." : $"A later entry at {points} rests on it: take that back first.",
             RefusalCode.Differs => "Something else is already written under that identifier.",
-            RefusalCode.HoursBackwards => "The meter would run backwards. Check the figure and the date, or say that the meter was replaced.",
-            RefusalCode.DateImpossible => refusal.Field == "shownHours" ? "That is more than 24 hours a day since the meter was last read. Check the figure and the date." : "That day cannot be right.",
+            RefusalCode.HoursBackwards or RefusalCode.DateImpossible => refusal.Meter?.Sentence() ?? "That day cannot be right.",
             _ => "This is refused.",
         };
     }

@@ -56,6 +56,7 @@ public static class SheetMapping
             TraySet = visit.Tray?.SetId,
             ThinBlades = [.. (visit.Tray?.Blades ?? []).Zip(visit.Tray?.BladesMm ?? [], (blade, mm) => (blade, mm)).Where(b => ThinBlade.Is(b.mm)).Select(b => b.blade)],
             StoppedAt = visit.StoppedAt,
+            Stillness = visit.Stillness is { } still ? new StillnessRecord(still.Since, still.AskAt, still.IsPaused) : null,
             HotMinutes = visit.Context.HotMinutes,
             NarrowBlade = context.Type.NarrowBlade,
             RunningMethod = context.Type.RunningMethod,

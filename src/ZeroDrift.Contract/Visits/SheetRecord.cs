@@ -29,6 +29,9 @@ public sealed record SheetStepRecord(string Step, StepList List, string Text, bo
     public string? Said { get; init; }
 }
 
+/// <summary>Since when nothing was written down, from when on it is asked whether that was a pause, and whether one is on.</summary>
+public sealed record StillnessRecord(DateTimeOffset Since, DateTimeOffset AskAt, bool IsPaused);
+
 /// <summary>The work sheet of a visit: stops, points, readings, advice, in the form the screens at the engine and the record show.</summary>
 public sealed record SheetRecord
 {
@@ -85,6 +88,9 @@ public sealed record SheetRecord
     /// <summary>When the engine was stopped, where it is measured hot, and how long its hot figure holds.</summary>
     public DateTimeOffset? StoppedAt { get; init; }
     public double? HotMinutes { get; init; }
+
+    /// <summary>Since when nothing was written down, when that is asked, and whether a pause is on; null where the visit is not open.</summary>
+    public StillnessRecord? Stillness { get; init; }
 
     public bool NarrowBlade { get; init; }
     public bool RunningMethod { get; init; }

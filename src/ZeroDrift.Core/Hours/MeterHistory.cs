@@ -1,17 +1,25 @@
 namespace ZeroDrift.Core.Hours;
 
 /// <summary>
-/// Total engine hours through meter replacements and resets: each meter is a segment, and a change carries the total on.
+/// Total engine hours through meter replacements and resets: each meter is a segment, and a change carries the total on. The one owner of what a
+/// meter can have shown on which day.
 /// </summary>
 public sealed class MeterHistory
 {
+    private readonly List<MeterReading> readings;
     private readonly List<HoursOnDay> totals = [];
     private readonly List<(DateOnly Date, double OldShows, double Offset)> changes = [];
-    private double offset;
-    private double lastShown;
 
-    private MeterHistory()
+    private MeterHistory(IEnumerable<MeterReading> given)
     {
+        readings = InOrder(given);
+        foreach (var reading in readings)
+        {
+            totals.Add(new HoursOnDay(reading.Date, EngineHours.Near(reading.ShownHours + Offset)));
+            if (reading.NewMeterShows is not { } start) continue;
+            Offset += reading.ShownHours - start;
+            changes.Add((reading.Date, reading.ShownHours, Offset));
+        }
     }
 
     /// <summary>Total hours at each reading, by date.</summary>
@@ -20,84 +28,80 @@ public sealed class MeterHistory
     /// <summary>The latest total; null where the meter was never read.</summary>
     public HoursOnDay? Latest => totals.Count > 0 ? totals[^1] : null;
 
+    /// <summary>What the meter in place showed last, and when; null where it was never read.</summary>
+    public MeterReading? Last => readings.Count > 0 ? readings[^1] : null;
+
     /// <summary>Hours to add to what the present meter shows.</summary>
-    public double Offset => offset;
+    public double Offset { get; }
 
-    /// <summary>Runs through readings that are already accepted, by date then hours; at a change the old meter's last figure closes its segment.</summary>
-    public static MeterHistory Of(IEnumerable<MeterReading> readings)
+    /// <summary>Runs through readings that are already accepted. Those of one day stand in the order given, but for figures of one meter, which stand by hours.</summary>
+    public static MeterHistory Of(IEnumerable<MeterReading> readings) => new(readings);
+
+    /// <summary>What speaks against one more reading, the last of its day.</summary>
+    /// <param name="next">The reading.</param>
+    /// <param name="today">Today where the engine is; null leaves that out.</param>
+    /// <returns>Null where it fits.</returns>
+    public MeterMisfit? Misfit(MeterReading next, DateOnly? today = null) =>
+        MeterMisfit.OfDay(next, today) ?? At(InOrder([.. readings, next]), next);
+
+    /// <summary>What speaks against putting a reading right: on the same day the right one stands where the wrong one stood, however much was read since.</summary>
+    /// <param name="wrong">One of these readings.</param>
+    /// <param name="right">What it should have been.</param>
+    /// <param name="today">Today where the engine is.</param>
+    public MeterMisfit? MisfitInstead(MeterReading wrong, MeterReading right, DateOnly? today = null)
     {
-        var history = new MeterHistory();
-        foreach (var reading in readings) history.Take(reading);
-        return history;
+        var others = readings.ToList();
+        var place = others.IndexOf(wrong);
+        if (place >= 0) others.RemoveAt(place);
+        if (place >= 0 && wrong.Date == right.Date) others.Insert(place, right);
+        else others.Add(right);
+        return MeterMisfit.OfDay(right, today) ?? At(InOrder(others), right);
     }
 
-    /// <summary>
-    /// Checks a new reading against this history. <paramref name="field"/> names it in the complaint.
-    /// </summary>
-    /// <exception cref="BadInputException">
-    /// Before the last reading's day, lower than the last without being a meter change, or faster than 24 h a day.
-    /// </exception>
-    public void Check(MeterReading next, string field = "hours")
+    /// <summary>What speaks against taking a reading away: what was read after it must still go on from what was read before.</summary>
+    public MeterMisfit? MisfitWithout(MeterReading gone)
     {
-        if (Latest is not { } last) return;
-        if (next.Date < last.Date)
-            throw new BadInputException("date", $"The meter was already read on {Said.Day(last.Date)}; a reading of {Said.Day(next.Date)} comes before it. Use that day or later.");
-        if (next.ShownHours < lastShown)
-            throw new BadInputException(field, $"{Said.Hours(next.ShownHours)} is below the last reading, {Said.Hours(lastShown)} on {Said.Day(last.Date)}. Check the figure, or say that the meter was replaced or reset.");
-        var days = next.Date.DayNumber - last.Date.DayNumber;
-        var run = next.ShownHours - lastShown;
-        // Two readings on one day, or late one evening and early the next, can still be a full day apart.
-        if (run > 24.0 * (days + 1))
-            throw new BadInputException(field, $"{Said.Hours(run)} in {days} days is more than 24 h a day since {Said.Hours(lastShown)} on {Said.Day(last.Date)}. Check the figure and the date, or say that the meter was replaced.");
+        var place = readings.IndexOf(gone);
+        return place <= 0 || place == readings.Count - 1 || MeterMisfit.Between(readings[place - 1], readings[place + 1], true) is not { } fault
+            ? null
+            : new MeterMisfit(fault, readings[place + 1], readings[place - 1]);
     }
 
-    /// <summary>Total hours for what the meter in place on a day shows: changes before that day count, one of that day only where the figure is below what the old meter had reached.</summary>
+    /// <summary>Total hours for what the meter in place on a day shows. On the day of a change it is whichever meter the figure goes on from.</summary>
     public EngineHours TotalOn(DateOnly date, EngineHours shownHours)
     {
-        var before = 0.0;
-        foreach (var change in changes)
-            if (change.Date < date || (change.Date == date && shownHours < change.OldShows)) before = change.Offset;
-        return EngineHours.Near(shownHours + before);
-    }
-
-    /// <summary>How a figure of any day stands to the readings around it.</summary>
-    public MeterFit Fit(DateOnly date, EngineHours shownHours)
-    {
-        var total = TotalOn(date, shownHours);
-        HoursOnDay? before = null;
-        HoursOnDay? after = null;
-        foreach (var known in totals)
+        for (var i = readings.Count - 1; i >= 0; i--)
+            if (readings[i].Date == date && readings[i].ShownHours == shownHours) return totals[i].TotalHours;
+        var began = changes.FindLast(c => c.Date < date).Offset;
+        var before = totals.FindLast(t => t.Date < date);
+        var taken = began;
+        foreach (var change in changes.Where(c => c.Date == date))
         {
-            if (known.Date <= date) before = known;
-            else after ??= known;
+            var goesOn = shownHours + taken >= before.TotalHours - 1e-9 && shownHours <= change.OldShows + 1e-9 && (shownHours + taken - before.TotalHours <= 24.0 * (date.DayNumber - before.Date.DayNumber + 1) || before == default);
+            if (goesOn) break;
+            taken = change.Offset;
         }
-        // Of one day's readings any may be the one before.
-        if (before is { } last && total < last.TotalHours - 1e-9 && !(last.Date == date && totals.Any(t => t.Date == date && t.TotalHours <= total + 1e-9))) return MeterFit.Backwards;
-        if (after is { } next && total > next.TotalHours + 1e-9) return MeterFit.Backwards;
-        if (before is { } from && total - from.TotalHours > 24.0 * (date.DayNumber - from.Date.DayNumber + 1)) return MeterFit.TooFast;
-        return MeterFit.Fits;
+        return EngineHours.Near(shownHours + taken);
     }
 
-    private void Take(MeterReading reading)
+    private static MeterMisfit? At(List<MeterReading> ordered, MeterReading reading)
     {
-        totals.Add(new HoursOnDay(reading.Date, EngineHours.Near(reading.ShownHours + offset)));
-        lastShown = reading.ShownHours;
-        if (reading.NewMeterShows is not { } start) return;
-        offset += reading.ShownHours - start;
-        changes.Add((reading.Date, reading.ShownHours, offset));
-        lastShown = start;
+        var i = ordered.LastIndexOf(reading);
+        if (i > 0 && MeterMisfit.Between(ordered[i - 1], reading, true) is { } early) return new MeterMisfit(early, reading, ordered[i - 1]);
+        return i < ordered.Count - 1 && MeterMisfit.Between(reading, ordered[i + 1], false) is { } late ? new MeterMisfit(late, reading, ordered[i + 1]) { IsAfterBeside = false } : null;
     }
-}
 
-/// <summary>How a meter figure stands to those around it.</summary>
-public enum MeterFit
-{
-    /// <summary>Between them.</summary>
-    Fits,
-
-    /// <summary>Below an earlier one or above a later one.</summary>
-    Backwards,
-
-    /// <summary>More than 24 hours a day.</summary>
-    TooFast,
+    private static List<MeterReading> InOrder(IEnumerable<MeterReading> given)
+    {
+        // Which meter of its day a figure was read off: as many changes of that day were given before it.
+        var meters = new List<(MeterReading Reading, int Meter)>();
+        var (day, meter) = (default(DateOnly), 0);
+        foreach (var reading in given.OrderBy(r => r.Date))
+        {
+            if (reading.Date != day) (day, meter) = (reading.Date, 0);
+            meters.Add((reading, meter));
+            if (reading.NewMeterShows is not null) meter++;
+        }
+        return [.. meters.OrderBy(m => m.Reading.Date).ThenBy(m => m.Meter).ThenBy(m => m.Reading.NewMeterShows is not null).ThenBy(m => m.Reading.ShownHours.Hours).Select(m => m.Reading)];
+    }
 }

@@ -18,6 +18,9 @@ public enum HoursDoubt
     /// <summary>A day that is still to come.</summary>
     StillToCome,
 
+    /// <summary>Written so that it could be two figures.</summary>
+    TwoWays,
+
     /// <summary>No figure or no day at all.</summary>
     Unreadable,
 
@@ -30,8 +33,11 @@ public enum HoursDoubt
 /// <param name="PerhapsHours">The hours it would be in the unit it seems to be in.</param>
 public readonly record struct ReportedHours(HoursDoubt? Doubt, double? PerhapsHours)
 {
-    /// <summary>No engine here was read before.</summary>
-    private const int EarliestYear = 1950;
+    /// <summary>The figures it could be, where it could be two.</summary>
+    public IReadOnlyList<double> Ways { get => field ?? []; init; }
+
+    /// <summary>What the figure does not fit beside, where that is what speaks against it.</summary>
+    public MeterMisfit? Misfit { get; init; }
 
     private static readonly double[] OtherUnits = [60, 3600];
 
@@ -42,13 +48,13 @@ public readonly record struct ReportedHours(HoursDoubt? Doubt, double? PerhapsHo
     /// <param name="today">Today.</param>
     public static ReportedHours Of(MeterHistory history, DateOnly date, double shownHours, DateOnly today)
     {
-        if (date > today.AddDays(1)) return new(HoursDoubt.StillToCome, null);
-        if (!double.IsFinite(shownHours) || shownHours < 0 || date.Year < EarliestYear) return new(HoursDoubt.Unreadable, null);
-        var fit = shownHours > EngineHours.Most ? MeterFit.TooFast : history.Fit(date, EngineHours.Of(shownHours));
-        if (fit == MeterFit.Fits) return default;
+        if (!double.IsFinite(shownHours) || shownHours < 0) return new(HoursDoubt.Unreadable, null);
+        var misfit = shownHours <= EngineHours.Most ? history.Misfit(new MeterReading(date, EngineHours.Of(shownHours)), today) : null;
+        if (misfit is null && shownHours <= EngineHours.Most) return default;
+        if (misfit is { IsOfDay: true }) return new(misfit.Fault == MeterFault.StillToCome ? HoursDoubt.StillToCome : HoursDoubt.Unreadable, null) { Misfit = misfit };
         // A count of minutes or seconds runs far ahead; where it fits as such, that is what it was.
         foreach (var unit in OtherUnits)
-            if (history.Latest is not null && shownHours / unit <= EngineHours.Most && history.Fit(date, EngineHours.Of(shownHours / unit)) == MeterFit.Fits) return new(HoursDoubt.WrongUnit, Math.Round(shownHours / unit, 1));
-        return new(fit == MeterFit.Backwards ? HoursDoubt.Backwards : HoursDoubt.FasterThanClock, null);
+            if (history.Latest is not null && shownHours / unit <= EngineHours.Most && history.Misfit(new MeterReading(date, EngineHours.Of(shownHours / unit)), today) is null) return new(HoursDoubt.WrongUnit, Math.Round(shownHours / unit, 1));
+        return new(misfit?.Fault is MeterFault.BelowEarlier or MeterFault.AboveLater ? HoursDoubt.Backwards : HoursDoubt.FasterThanClock, null) { Misfit = misfit };
     }
 }

@@ -1,4 +1,5 @@
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Measuring;
 
@@ -69,16 +70,13 @@ internal static class EntryRules
     {
         if (e.EngineId != context.EngineId) return new Refusal(RefusalCode.EngineUnknown);
         if (e.ShownHours is null && e.Place == VisitPlace.InMachine) return Malformed("shownHours", "Give what the hour meter shows; only a head on a bench or an engine on a stand has none.");
-        if (e.Date.Year is < 1950 or > 2200) return new Refusal(RefusalCode.DateImpossible) { Field = "date" };
+        if (MeterMisfit.OfDay(new MeterReading(e.Date, e.ShownHours ?? default), null) is { } day) return Refusal.Of(day);
         if (e.Continues is not null && context.WaitingOf(e.Continues) is null) return Malformed("continues", "That visit has no points waiting on this engine.");
         if (e.Method is { } method && Impossible(context, method) is { } sentence) return Malformed("method", sentence);
         if (e.TurnedBy == Chose.Starter && e.Method?.NeedsMark() == true) return TooCoarse("method");
         if (e.ShownHours is not { } shown || context.Meter is not { } meter) return null;
-        var days = e.Date.DayNumber - meter.Date.DayNumber;
-        var run = shown - meter.ShownHours;
-        if ((days >= 0 && run < 0) || (days < 0 && run > 0)) return new Refusal(RefusalCode.HoursBackwards) { Field = "shownHours" };
-        if (Math.Abs(run) > 24.0 * (Math.Abs(days) + 1)) return new Refusal(RefusalCode.DateImpossible) { Field = "shownHours" };
-        return null;
+        // A tablet knows the last reading only; the server judges by the whole life.
+        return MeterHistory.Of([new MeterReading(meter.Date, meter.ShownHours)]).Misfit(new MeterReading(e.Date, shown)) is { } misfit ? Refusal.Of(misfit) : null;
     }
 
     private static Refusal? Choose(VisitFold fold, Chose e)

@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Hours;
+
 namespace ZeroDrift.Core.Visits;
 
 /// <summary>Codes of refusals, the same on the server and on a tablet. The interface branches on these and never on text.</summary>
@@ -89,6 +91,13 @@ public sealed record Refusal(string Code)
     /// <summary>Turns nobody means, where they are asked again.</summary>
     public double? Turns { get; init; }
 
+    /// <summary>What the meter cannot have shown, where that is why.</summary>
+    public MeterMisfit? Meter { get; init; }
+
     /// <summary>The visit that stands in the way.</summary>
     public Guid? VisitId { get; init; }
+
+    /// <summary>A meter figure or a day that cannot be.</summary>
+    public static Refusal Of(MeterMisfit misfit) =>
+        new(misfit.Fault is MeterFault.BelowEarlier or MeterFault.AboveLater ? RefusalCode.HoursBackwards : RefusalCode.DateImpossible) { Field = misfit.IsOfDay ? "date" : "shownHours", Meter = misfit };
 }

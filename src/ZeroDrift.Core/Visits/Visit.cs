@@ -171,6 +171,9 @@ public sealed partial class Visit
     /// <summary>The gaps measured more than once.</summary>
     public IReadOnlyList<SameGap> SameGaps => RepeatedGaps.Of(this);
 
+    /// <summary>Since when nothing was written down, and when that is asked; null where it is not open.</summary>
+    public Stillness? Stillness => Stillness.Of(State, log.Live());
+
     /// <summary>Hours from the opening to the signature without the pauses; null where it is not signed, or was no day's work.</summary>
     public double? WorkedHours => WorkedTime.Of(log.Live(), Fold.Opened, Fold.Signed);
 

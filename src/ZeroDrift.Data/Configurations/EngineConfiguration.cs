@@ -23,11 +23,18 @@ internal sealed class MeterReadingConfiguration : IEntityTypeConfiguration<Meter
     public void Configure(EntityTypeBuilder<MeterReadingRow> builder)
     {
         builder.HasKey(m => m.Sequence);
-        builder.HasIndex(m => m.Id).IsUnique();
+        builder.HasAlternateKey(m => m.Id);
         builder.HasIndex(m => new { m.EngineId, m.Date, m.Sequence });
         // One standing reading a visit, and each reading replaced once.
         builder.HasIndex(m => m.VisitId).IsUnique().HasFilter("VisitId IS NOT NULL AND Withdrawn = 0");
         builder.HasIndex(m => m.ReplacesId).IsUnique();
-        builder.ToTable(t => t.HasCheckConstraint("CK_MeterReadings_Hours", "ShownHours >= 0 AND ShownHours <= 1000000"));
+        builder.HasOne<PersonRow>().WithMany().HasForeignKey(m => m.PersonId).OnDelete(DeleteBehavior.Restrict);
+        builder.HasOne<VisitRow>().WithMany().HasForeignKey(m => m.VisitId).HasPrincipalKey(v => v.Id).OnDelete(DeleteBehavior.Restrict);
+        builder.HasOne<MeterReadingRow>().WithOne().HasForeignKey<MeterReadingRow>(m => m.ReplacesId).HasPrincipalKey<MeterReadingRow>(m => m.Id).OnDelete(DeleteBehavior.Restrict);
+        builder.ToTable(t =>
+        {
+            t.HasCheckConstraint("CK_MeterReadings_Hours", "ShownHours >= 0 AND ShownHours <= 1000000");
+            t.HasCheckConstraint("CK_MeterReadings_NewMeter", "NewMeterShows IS NULL OR (NewMeterShows >= 0 AND NewMeterShows <= 1000000)");
+        });
     }
 }

@@ -20,6 +20,7 @@ internal sealed class CallConfiguration : IEntityTypeConfiguration<CallRow>
     {
         builder.HasIndex(c => c.ClosedAt);
         builder.HasOne<EngineRow>().WithMany().HasForeignKey(c => c.EngineId).OnDelete(DeleteBehavior.Restrict);
+        builder.HasOne<VisitRow>().WithMany().HasForeignKey(c => c.VisitId).HasPrincipalKey(v => v.Id).OnDelete(DeleteBehavior.Restrict);
     }
 }
 

@@ -11,6 +11,8 @@ internal sealed class JobConfiguration : IEntityTypeConfiguration<JobRow>
         builder.HasIndex(j => j.State);
         builder.HasOne(j => j.Engine).WithMany().HasForeignKey(j => j.EngineId).OnDelete(DeleteBehavior.Restrict);
         builder.HasOne<JobRow>().WithMany().HasForeignKey(j => j.AfterJobId).OnDelete(DeleteBehavior.Restrict);
+        builder.HasOne<VisitRow>().WithMany().HasForeignKey(j => j.VisitId).HasPrincipalKey(v => v.Id).OnDelete(DeleteBehavior.Restrict);
+        builder.ToTable(t => t.HasCheckConstraint("CK_Jobs_Work", "Crew >= 1 AND AfterDays >= 0 AND (Hours IS NULL OR Hours > 0)"));
         builder.OwnsMany(j => j.Parts, parts => parts.ToJson());
         builder.Property(j => j.Version).IsConcurrencyToken();
     }

@@ -21,6 +21,7 @@ internal sealed class ShimMovementConfiguration : IEntityTypeConfiguration<ShimM
         builder.HasIndex(m => new { m.DrawerId, m.Access, m.SizeMm });
         builder.HasIndex(m => m.ActId);
         builder.HasOne<ShimDrawerRow>().WithMany().HasForeignKey(m => m.DrawerId).OnDelete(DeleteBehavior.Restrict);
+        builder.ToTable(t => t.HasCheckConstraint("CK_ShimMovements_Size", "SizeMm > 0"));
     }
 }
 
@@ -30,8 +31,8 @@ internal sealed class ShimJobConfiguration : IEntityTypeConfiguration<ShimJobRow
     {
         builder.HasOne<SiteRow>().WithMany().HasForeignKey(j => j.SiteId).OnDelete(DeleteBehavior.Restrict);
         builder.HasOne<ShimDrawerRow>().WithMany().HasForeignKey(j => j.DrawerId).OnDelete(DeleteBehavior.Restrict);
-        builder.HasMany(j => j.Places).WithOne().HasForeignKey(p => p.JobId).OnDelete(DeleteBehavior.Cascade);
-        builder.HasMany(j => j.Events).WithOne().HasForeignKey(e => e.JobId).OnDelete(DeleteBehavior.Cascade);
+        builder.HasMany(j => j.Places).WithOne().HasForeignKey(p => p.JobId).OnDelete(DeleteBehavior.Restrict);
+        builder.HasMany(j => j.Events).WithOne().HasForeignKey(e => e.JobId).OnDelete(DeleteBehavior.Restrict);
     }
 }
 
@@ -40,7 +41,10 @@ internal sealed class ShimPlaceConfiguration : IEntityTypeConfiguration<ShimPlac
     public void Configure(EntityTypeBuilder<ShimPlaceRow> builder)
     {
         builder.HasKey(p => new { p.JobId, p.VisitId, p.Point });
-        builder.HasIndex(p => p.VisitId);
+        builder.HasOne<VisitRow>().WithMany().HasForeignKey(p => p.VisitId).HasPrincipalKey(v => v.Id).OnDelete(DeleteBehavior.Restrict);
+        builder.HasOne<VisitRow>().WithMany().HasForeignKey(p => p.FromVisitId).HasPrincipalKey(v => v.Id).OnDelete(DeleteBehavior.Restrict);
+        builder.HasOne<ShimDrawerRow>().WithMany().HasForeignKey(p => p.DrawerId).OnDelete(DeleteBehavior.Restrict);
+        builder.ToTable(t => t.HasCheckConstraint("CK_ShimPlaces_Sizes", "OldMm > 0 AND NewMm > 0"));
     }
 }
 
@@ -50,5 +54,6 @@ internal sealed class ShimJobEventConfiguration : IEntityTypeConfiguration<ShimJ
     {
         builder.HasKey(e => e.Key);
         builder.HasIndex(e => e.ActId).IsUnique();
+        builder.HasOne<VisitRow>().WithMany().HasForeignKey(e => e.VisitId).HasPrincipalKey(v => v.Id).OnDelete(DeleteBehavior.Restrict);
     }
 }

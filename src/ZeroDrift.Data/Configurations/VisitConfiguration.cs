@@ -10,7 +10,7 @@ internal sealed class VisitConfiguration : IEntityTypeConfiguration<VisitRow>
     {
         builder.HasKey(v => v.Key);
         builder.Property(v => v.Key).ValueGeneratedOnAdd();
-        builder.HasIndex(v => v.Id).IsUnique();
+        builder.HasAlternateKey(v => v.Id);
         builder.HasIndex(v => v.ImportKey).IsUnique();
         builder.HasIndex(v => new { v.EngineId, v.TotalHours });
         // One open visit an engine.

@@ -34,6 +34,9 @@ public sealed class HoursReportRow
     public required string Written { get; set; }
     public HoursDoubt Doubt { get; set; }
     public double? PerhapsHours { get; set; }
+
+    /// <summary>The two figures it could be, with a fraction first; null where it is one.</summary>
+    public IReadOnlyList<double>? Ways => Doubt == HoursDoubt.TwoWays && Hours is { } fraction && PerhapsHours is { } whole ? [fraction, whole] : null;
     public string? Who { get; set; }
     public WaitingState State { get; set; }
     public DateTime? DecidedAt { get; set; }

@@ -23,7 +23,7 @@ public static class OutlookKeeper
 
     /// <summary>Brings one engine's outlook up to its record, with what its group has taught so far.</summary>
     /// <returns>Whether the rest of its type should be fitted again.</returns>
-    public static async Task<bool> RefreshAsync(ZeroDriftContext data, Guid engineId, DateOnly today)
+    private static async Task<bool> RefreshAsync(ZeroDriftContext data, Guid engineId, DateOnly today)
     {
         var engine = await data.Engines.AsNoTracking().FirstAsync(e => e.Id == engineId);
         var type = await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == engine.EngineTypeId);
@@ -38,7 +38,8 @@ public static class OutlookKeeper
         var lives = await EngineLives.LoadAsync(data, type, fleet, today, engineId);
         if (lives.Count == 0) return false;
         var learned = kept is null ? LearnedContent.Nothing : LearnedContent.Of(kept.Learned);
-        var before = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Said).FirstOrDefaultAsync();
+        // What it said as an engine of another type was never said to this group.
+        var before = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId && o.EngineTypeId == engine.EngineTypeId).Select(o => o.Said).FirstOrDefaultAsync();
         var others = before is null ? learned.Shared : learned.Shared.Without(SaidContent.Of(before));
         var (outlook, said) = TypeOutlook.One(lives[0].Record, learned.Components, others, today, Risk(fleet, type));
         // The next engine takes out what this one says now, not what it said before.
@@ -48,19 +49,29 @@ public static class OutlookKeeper
     }
 
     /// <summary>Brings the outlooks of several engines up to their records; a type small enough to be fitted whole is fitted once.</summary>
+    /// <param name="data">The transaction under way.</param>
+    /// <param name="engineIds">The engines; one that was archived meanwhile has an outlook no more.</param>
+    /// <param name="besides">Types that were fitted whole already.</param>
+    /// <param name="today">Today.</param>
     /// <returns>Types to be fitted again.</returns>
-    public static async Task<IReadOnlySet<Guid>> RefreshAsync(ZeroDriftContext data, IReadOnlyCollection<Guid> engineIds, DateOnly today)
+    public static async Task<IReadOnlySet<Guid>> RefreshAsync(ZeroDriftContext data, IReadOnlyCollection<Guid> engineIds, IReadOnlyCollection<Guid> besides, DateOnly today)
     {
         var again = new HashSet<Guid>();
-        var types = await data.Engines.AsNoTracking().Where(e => engineIds.Contains(e.Id)).Select(e => new { e.Id, e.EngineTypeId }).ToListAsync();
-        foreach (var type in types.GroupBy(e => e.EngineTypeId, e => e.Id))
+        var engines = await data.Engines.AsNoTracking().Where(e => engineIds.Contains(e.Id)).Select(e => new { e.Id, e.EngineTypeId, Archived = e.ArchivedAt != null }).ToListAsync();
+        var gone = engines.Where(e => e.Archived).Select(e => e.Id).ToList();
+        if (gone.Count > 0) await data.Outlooks.Where(o => gone.Contains(o.EngineId)).ExecuteDeleteAsync();
+        foreach (var type in engines.Where(e => !e.Archived && !besides.Contains(e.EngineTypeId)).GroupBy(e => e.EngineTypeId, e => e.Id))
         {
-            var engines = await IsFittedWholeAsync(data, type.Key) ? type.Take(1) : type;
-            foreach (var engine in engines)
+            var one = await IsFittedWholeAsync(data, type.Key) ? type.Take(1) : type;
+            foreach (var engine in one)
                 if (await RefreshAsync(data, engine, today)) again.Add(type.Key);
         }
         return again;
     }
+
+    /// <summary>An engine's outlook as it is today; null where it is archived or there is none.</summary>
+    public static async Task<OutlookContent?> TodayAsync(ZeroDriftContext data, Guid engineId, DateOnly today) =>
+        await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Content).FirstOrDefaultAsync() is { } content ? OutlookContent.Of(content).On(today) : null;
 
     /// <summary>What an engine's outlook would say without its last visit, by what its group knows now; null where nothing came before that.</summary>
     public static async Task<OutlookBefore?> BeforeLastVisitAsync(ZeroDriftContext data, Guid engineId, EngineTypeRow type, DateOnly today)
@@ -146,7 +157,7 @@ public static class OutlookKeeper
             return;
         }
         known.Said = row.Said;
-        if (known.Fingerprint == row.Fingerprint && known.AsOf == row.AsOf) return;
+        if (known.Fingerprint == row.Fingerprint && known.AsOf == row.AsOf && known.EngineTypeId == row.EngineTypeId) return;
         (known.EngineTypeId, known.Model, known.Fingerprint, known.AsOf, known.Content) = (row.EngineTypeId, row.Model, row.Fingerprint, row.AsOf, row.Content);
         known.Version++;
     }

@@ -26,11 +26,8 @@ public static class ShimFittings
     }
 
     /// <summary>Over shims of a signed visit go into the drawer of their job, once. Part of the transaction that took its entries.</summary>
-    public static async Task TakeInOverAsync(ZeroDriftContext data, Guid visitId)
+    public static async Task TakeInOverAsync(ZeroDriftContext data, VisitRow row, Visit visit)
     {
-        // A tap at the engine pays for no more than this question.
-        if (!await data.Visits.AnyAsync(v => v.Id == visitId && v.State == VisitState.Signed)) return;
-        if (await VisitReader.LoadAsync(data, visitId) is not { Visit: { State: VisitState.Signed } visit, Row: var row }) return;
         var measured = visit.Opened!.Continues ?? row.Id;
         var over = await data.ShimPlaces.Where(p => p.VisitId == measured && p.OldIsOver && p.OverActId == null).ToListAsync();
         if (over.Count == 0) return;

@@ -20,24 +20,21 @@ public sealed record ShimVisit(Guid VisitId, DateOnly Date, double? TotalHours, 
 /// <summary>Which shims an engine is known to have, from its signed visits.</summary>
 public static class ShimHistory
 {
-    /// <summary>Its signed visits, the oldest first.</summary>
+    /// <summary>The signed visits of several engines, of each the oldest first.</summary>
     /// <param name="data">The file.</param>
-    /// <param name="engineId">The engine.</param>
+    /// <param name="engineIds">The engines.</param>
     /// <param name="besides">A visit to leave out; null for none.</param>
-    public static async Task<IReadOnlyList<ShimVisit>> OfAsync(ZeroDriftContext data, Guid engineId, Guid? besides = null)
+    public static async Task<ILookup<Guid, ShimVisit>> OfAsync(ZeroDriftContext data, IReadOnlyCollection<Guid> engineIds, Guid? besides = null)
     {
-        var rows = await data.Visits.AsNoTracking().Where(v => v.EngineId == engineId && v.State == VisitState.Signed && v.Id != besides).ToListAsync();
-        var visits = new List<ShimVisit>();
-        foreach (var row in rows.OrderBy(v => v.Date).ThenBy(v => v.Key))
-        {
-            var visit = (await VisitReader.LoadAsync(data, row.Id))!.Visit;
-            visits.Add(new ShimVisit(row.Id, row.Date, row.TotalHours, row.OutOfTrend, [.. visit.Points.Zip(visit.Work).Where(p => p.Second.Point.Adjuster is Adjuster.Shim).Select(p => new ShimLeft(
-                p.First.Point, p.Second.ShimNowMm, p.Second.ShimNow?.How ?? (p.Second.ShimNowMm is null ? null : ShimKnownBy.Printed), p.Second.ShimMark?.Thickness,
-                (p.First.Left ?? p.First.Found)?.Value.MiddleMm?.Millimetres,
-                visit.Opened!.Job == JobKind.Build || visit.Parts.Any(part => part.Concerns(p.First.Point, p.Second.Point.Cylinder))))]));
-        }
-        return visits;
+        var visits = await VisitReader.AllAsync(data, data.Visits.Where(v => engineIds.Contains(v.EngineId) && v.State == VisitState.Signed && v.Id != besides));
+        return visits.OrderBy(v => v.Row.Date).ThenBy(v => v.Row.Key).ToLookup(v => v.Row.EngineId, One);
     }
+
+    private static ShimVisit One(StoredVisit stored) => new(stored.Row.Id, stored.Row.Date, stored.Row.TotalHours, stored.Row.OutOfTrend,
+        [.. stored.Visit.Points.Zip(stored.Visit.Work).Where(p => p.Second.Point.Adjuster is Adjuster.Shim).Select(p => new ShimLeft(
+            p.First.Point, p.Second.ShimNowMm, p.Second.ShimNow?.How ?? (p.Second.ShimNowMm is null ? null : ShimKnownBy.Printed), p.Second.ShimMark?.Thickness,
+            (p.First.Left ?? p.First.Found)?.Value.MiddleMm?.Millimetres,
+            stored.Visit.Opened!.Job == JobKind.Build || stored.Visit.Parts.Any(part => part.Concerns(p.First.Point, p.Second.Point.Cylinder))))]);
 
     /// <summary>The shim last known at a point, with the day it was seen; null where nobody ever read it.</summary>
     public static (ShimLeft Shim, DateOnly Date)? Last(this IReadOnlyList<ShimVisit> visits, string point)

@@ -1,8 +1,7 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
-using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Projections;
 using ZeroDrift.Data.Storage;
-using ZeroDrift.Data.Visits;
 
 namespace ZeroDrift.Data.Starting;
 
@@ -39,15 +38,14 @@ public static class DataFile
             {
                 FileState.Absent => await MakeAsync(path, fill, say),
                 FileState.FirstVersion => await UpgradeAsync(path, now, say, (making, _) => FirstVersion.CarryOverAsync(path, making)),
+                FileState.Earlier => await UpgradeAsync(path, now, say, (_, context) => EarlierFile.CarryOverAsync(context, path, DateOnly.FromDateTime(now))),
                 FileState.Pending => await UpgradeAsync(path, now, say, async (making, context) =>
                 {
                     await Storage.Backup.CopyAsync(path, making);
                     await context.Database.ExecuteSqlRawAsync("DROP TABLE IF EXISTS \"__EFMigrationsLock\"");
                     await context.Database.MigrateAsync();
-                    if (!await context.VisitInstruments.AnyAsync()) await Rebuild.MeansAsync(context);
-                    if (!await context.Outlooks.AnyAsync(o => o.Model != OutlookKeeper.Model)) return;
-                    say("Working out every engine's outlook by the new model…");
-                    await Rebuild.OutlooksAsync(context, DateOnly.FromDateTime(now));
+                    say("Working out every visit and every engine's outlook by this version…");
+                    await Projector.AllAsync(context, DateOnly.FromDateTime(now));
                 }),
                 _ => null,
             };
@@ -85,6 +83,7 @@ public static class DataFile
         Absent,
         Present,
         Pending,
+        Earlier,
         FirstVersion,
     }
 
@@ -110,6 +109,7 @@ public static class DataFile
         await using var context = new ZeroDriftContext(DatabaseFile.Options(path, pooling: false).Options);
         var known = context.Database.GetMigrations().ToHashSet();
         var applied = (await context.Database.GetAppliedMigrationsAsync()).ToList();
+        if (EarlierFile.Is(applied)) return FileState.Earlier;
         if (applied.Find(a => !known.Contains(a)) is not null) throw new StorageTrouble($"{path} was written by a newer version of Zero Drift. Start that version, or choose another folder with --data.");
         return applied.Count < known.Count ? FileState.Pending : FileState.Present;
     }

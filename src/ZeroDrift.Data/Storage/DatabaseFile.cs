@@ -38,10 +38,14 @@ public static class DatabaseFile
     public static string ConnectionString(string path, bool pooling = true) =>
         new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true, DefaultTimeout = BusySeconds, Pooling = pooling }.ToString();
 
-    /// <summary>Entries are inserted only. Made again at every start, because a table that a migration rebuilds loses its triggers.</summary>
+    /// <summary>Entries, lines of the shim ledger and what happened to a shim job are inserted only. Made again at every start, because a table that a migration rebuilds loses its triggers.</summary>
     public const string TriggersSql = """
         CREATE TRIGGER IF NOT EXISTS Entries_never_change BEFORE UPDATE ON Entries BEGIN SELECT RAISE(ABORT, 'an entry is never changed'); END;
         CREATE TRIGGER IF NOT EXISTS Entries_never_go BEFORE DELETE ON Entries BEGIN SELECT RAISE(ABORT, 'an entry is never deleted'); END;
+        CREATE TRIGGER IF NOT EXISTS ShimMovements_never_change BEFORE UPDATE ON ShimMovements BEGIN SELECT RAISE(ABORT, 'a line of the ledger is never changed'); END;
+        CREATE TRIGGER IF NOT EXISTS ShimMovements_never_go BEFORE DELETE ON ShimMovements BEGIN SELECT RAISE(ABORT, 'a line of the ledger is never deleted'); END;
+        CREATE TRIGGER IF NOT EXISTS ShimJobEvents_never_change BEFORE UPDATE ON ShimJobEvents BEGIN SELECT RAISE(ABORT, 'what happened to a shim job is never changed'); END;
+        CREATE TRIGGER IF NOT EXISTS ShimJobEvents_never_go BEFORE DELETE ON ShimJobEvents BEGIN SELECT RAISE(ABORT, 'what happened to a shim job is never deleted'); END;
         """;
 
     private sealed class Pragmas : DbConnectionInterceptor

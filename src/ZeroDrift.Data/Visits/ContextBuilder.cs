@@ -24,10 +24,10 @@ public static class ContextBuilder
         var own = await data.EngineFigures.AsNoTracking().Where(f => f.EngineId == engineId && f.WithdrawnAt == null).ToListAsync();
         var record = Of(engine, type, fleet, people, type.InForceByCondition(day), own);
         var waiting = await WaitingPoints.OfAsync(data, engineId);
-        var last = meter.Where(m => !m.Withdrawn).OrderBy(m => m.Date).ThenBy(m => m.Sequence).LastOrDefault();
+        var history = meter.ToHistory();
         return record with
         {
-            Meter = last is null ? null : new ContextMeterRecord(last.Date, last.NewMeterShows ?? last.ShownHours, meter.ToHistory().Offset),
+            Meter = history.Last is { } last ? new ContextMeterRecord(last.Date, last.EndsAt, history.Offset) : null,
             OwnFeel = [.. (await Hands.KnownAsync(data, fleet.FeelSdMm)).OrderBy(f => f.Key).Select(f => new OwnFeelRecord(f.Key, f.Value))],
             Creep = await Locknuts.OfTypeAsync(data, type.Id),
             NextVisitHours = NextVisit(type, outlook?.Usage ?? Usage.Of([], day, engine.DutyHoursPerDay, engine.MonthlyWeights), day),
@@ -35,7 +35,7 @@ public static class ContextBuilder
             Expected = outlook is null ? [] : [.. outlook.Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
             Awaiting = waiting.FirstOrDefault(),
             Waiting = waiting,
-            Marks = await MarksAsync(data, engineId),
+            Marks = await EngineMarks.OfAsync(data, engineId),
         };
     }
 
@@ -116,7 +116,4 @@ public static class ContextBuilder
                 select new PointDemandRecord(point.Label, demand.ToRecord(), line.Line.Written(), demand is Core.Judging.Demand.Gap { FleetTolerance: true }, line.Line.Unit,
                     line.Own is { } why ? new OwnFigureRecord(why.Who, why.Why, why.Source, why.Date) : null)]);
     }
-
-    private static async Task<IReadOnlyList<MarkRecord>> MarksAsync(ZeroDriftContext data, Guid engineId) =>
-        [.. (await data.Marks.AsNoTracking().Where(m => m.EngineId == engineId).OrderBy(m => m.Name).ToListAsync()).Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap))];
 }

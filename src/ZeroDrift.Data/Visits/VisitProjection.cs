@@ -18,7 +18,7 @@ public static class VisitProjection
         row.Date = opened.Date;
         row.Bench = opened.Bench;
         row.ShownHours = opened.ShownHours;
-        row.TotalHours = opened.ShownHours is { } shown ? meter.TotalOn(opened.Date, shown) : null;
+        row.TotalHours = TotalHours(opened.Date, opened.ShownHours, meter);
         row.OpenedBy = opened.By;
         row.OpenedAt = opened.At.UtcDateTime;
         row.SignedBy = visit.Signed?.By;
@@ -44,8 +44,14 @@ public static class VisitProjection
         row.Waiting = WaitingPoints.Left(visit).Count();
     }
 
+    /// <summary>What the meter had run in all when the engine was opened; null for a head or an engine out of its machine.</summary>
+    public static double? TotalHours(DateOnly date, double? shown, MeterHistory meter) => shown is { } hours ? meter.TotalOn(date, EngineHours.Of(hours)) : null;
+
+    /// <summary>Everything that is kept of a visit beside its own row.</summary>
+    public static VisitRows Rows(VisitRow row, Visit visit) => new(Readings(row, visit), Instruments(row, visit), SameGaps(row, visit), LockPairs(row, visit), Marks(row, visit));
+
     /// <summary>The standing figures, one row a point and stage.</summary>
-    public static List<ReadingRow> Readings(VisitRow row, Visit visit)
+    private static List<ReadingRow> Readings(VisitRow row, Visit visit)
     {
         var rows = new List<ReadingRow>();
         foreach (var (view, work) in visit.Points.Zip(visit.Work))
@@ -60,16 +66,20 @@ public static class VisitProjection
     }
 
     /// <summary>What a signed visit was measured with, one row an instrument.</summary>
-    public static List<VisitInstrumentRow> Instruments(VisitRow row, Visit visit) =>
+    private static List<VisitInstrumentRow> Instruments(VisitRow row, Visit visit) =>
         visit.State != VisitState.Signed ? [] : [.. visit.Instruments.Select(NameKeys.Of).Where(k => k.Length > 0).Distinct().Select(k => new VisitInstrumentRow { VisitKey = row.Key, NameKey = k })];
 
     /// <summary>The gaps of a signed visit measured more than once.</summary>
-    public static List<SameGapRow> SameGaps(VisitRow row, Visit visit) =>
+    private static List<SameGapRow> SameGaps(VisitRow row, Visit visit) =>
         visit.State != VisitState.Signed ? [] : [.. visit.SameGaps.SelectMany((gap, i) => gap.Readings.Select((r, k) => new SameGapRow { VisitKey = row.Key, Gap = i, Reading = k, Point = gap.Point, By = r.By, Mm = r.Mm }))];
 
     /// <summary>What the locknuts of a signed visit did.</summary>
-    public static List<LockPairRow> LockPairs(VisitRow row, Visit visit) =>
+    private static List<LockPairRow> LockPairs(VisitRow row, Visit visit) =>
         visit.State != VisitState.Signed ? [] : [.. LockPair.Of(visit).Select((p, i) => new LockPairRow { VisitKey = row.Key, Lock = i, Point = p.Point, By = p.By, BeforeMm = p.BeforeMm, AfterMm = p.AfterMm })];
+
+    /// <summary>Marks found on the engine; of one name the last counts.</summary>
+    private static List<MarkRow> Marks(VisitRow row, Visit visit) =>
+        [.. visit.Marks.GroupBy(m => m.Name).Select(g => g.Last()).Select(m => new MarkRow { VisitKey = row.Key, EngineId = row.EngineId, Name = m.Name, CrankDeg = m.CrankDeg, Trap = m.Trap })];
 
     /// <summary>What was written down the wrong way round is told to the trend the right way; the record keeps it as it was written.</summary>
     private static void Exchange(List<ReadingRow> rows, string first, string second)
@@ -104,3 +114,6 @@ public static class VisitProjection
 
     private static double Miss(PointView p) => p.Demand is Demand.Gap gap && Mm(p) is { } mm ? Math.Max(gap.Window.MinMm - mm, mm - gap.Window.MaxMm) / (gap.Window.MaxMm - gap.Window.MinMm) : 0;
 }
+
+/// <summary>The rows that are kept of a visit: figures, what it was measured with, gaps measured more than once, what the locknuts did, marks.</summary>
+public sealed record VisitRows(IReadOnlyList<ReadingRow> Readings, IReadOnlyList<VisitInstrumentRow> Instruments, IReadOnlyList<SameGapRow> SameGaps, IReadOnlyList<LockPairRow> LockPairs, IReadOnlyList<MarkRow> Marks);

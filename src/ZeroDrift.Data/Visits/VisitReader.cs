@@ -13,6 +13,8 @@ public sealed record StoredVisit(VisitRow Row, KnownContext Context, IReadOnlyLi
 /// <summary>Reads visits.</summary>
 public static class VisitReader
 {
+    private const int AtOnce = 200;
+
     /// <summary>A visit folded from what is stored; null where there is none.</summary>
     public static async Task<StoredVisit?> LoadAsync(ZeroDriftContext data, Guid visitId, bool track = false)
     {
@@ -21,6 +23,24 @@ public static class VisitReader
         var context = (await ContextStore.FindAsync(data, row.ContextId))!;
         var entries = await data.Entries.AsNoTracking().Where(e => e.VisitKey == row.Key).OrderBy(e => e.Sequence).ToListAsync();
         return new StoredVisit(row, context, entries, Fold(context, entries));
+    }
+
+    /// <summary>Several visits at once, in no order; asked of the file in two questions, however many they are.</summary>
+    public static async Task<IReadOnlyList<StoredVisit>> AllAsync(ZeroDriftContext data, IQueryable<VisitRow> which)
+    {
+        var rows = await which.AsNoTracking().ToListAsync();
+        var visits = new List<StoredVisit>(rows.Count);
+        foreach (var some in rows.Chunk(AtOnce))
+        {
+            var keys = some.Select(v => v.Key).ToList();
+            var entries = (await data.Entries.AsNoTracking().Where(e => keys.Contains(e.VisitKey)).OrderBy(e => e.Sequence).ToListAsync()).ToLookup(e => e.VisitKey);
+            foreach (var row in some)
+            {
+                var context = (await ContextStore.FindAsync(data, row.ContextId))!;
+                visits.Add(new StoredVisit(row, context, [.. entries[row.Key]], Fold(context, entries[row.Key])));
+            }
+        }
+        return visits;
     }
 
     /// <summary>Folds stored entries.</summary>

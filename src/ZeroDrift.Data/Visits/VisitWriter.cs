@@ -17,6 +17,7 @@ public sealed class VisitWriter(ZeroDriftContext data) : IDisposable
     private readonly BulkInsert<VisitInstrumentRow> instruments = new(data);
     private readonly BulkInsert<SameGapRow> gaps = new(data);
     private readonly BulkInsert<LockPairRow> locks = new(data);
+    private readonly BulkInsert<MarkRow> marks = new(data);
     private long key;
 
     /// <summary>Keeps a context.</summary>
@@ -35,10 +36,12 @@ public sealed class VisitWriter(ZeroDriftContext data) : IDisposable
         VisitProjection.Onto(row, folded, meter);
         visits.Add(row);
         entries.Add(draft.Rows(key));
-        readings.Add(VisitProjection.Readings(row, folded));
-        instruments.Add(VisitProjection.Instruments(row, folded));
-        gaps.Add(VisitProjection.SameGaps(row, folded));
-        locks.Add(VisitProjection.LockPairs(row, folded));
+        var rows = VisitProjection.Rows(row, folded);
+        readings.Add(rows.Readings);
+        instruments.Add(rows.Instruments);
+        gaps.Add(rows.SameGaps);
+        locks.Add(rows.LockPairs);
+        marks.Add(rows.Marks);
         return row;
     }
 
@@ -54,5 +57,6 @@ public sealed class VisitWriter(ZeroDriftContext data) : IDisposable
         instruments.Dispose();
         gaps.Dispose();
         locks.Dispose();
+        marks.Dispose();
     }
 }

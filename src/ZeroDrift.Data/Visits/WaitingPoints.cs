@@ -14,11 +14,10 @@ public static class WaitingPoints
     /// <summary>The visits that left points waiting and what still does, the newest first; with what was decided for them since.</summary>
     public static async Task<IReadOnlyList<AwaitingRecord>> OfAsync(ZeroDriftContext data, Guid engineId)
     {
-        var candidates = await MayWait(data).Where(v => v.EngineId == engineId).OrderByDescending(v => v.Date).ThenByDescending(v => v.Key).ToListAsync();
+        var candidates = await VisitReader.AllAsync(data, MayWait(data).Where(v => v.EngineId == engineId));
         var waits = new List<AwaitingRecord>();
-        foreach (var row in candidates)
+        foreach (var (row, _, _, visit) in candidates.OrderByDescending(v => v.Row.Date).ThenByDescending(v => v.Row.Key))
         {
-            var visit = (await VisitReader.LoadAsync(data, row.Id))!.Visit;
             var since = (await data.Readings.AsNoTracking()
                 .Where(r => r.EngineId == engineId && data.Visits.Any(v => v.Key == r.VisitKey && v.State == VisitState.Signed && (v.Date > row.Date || (v.Date == row.Date && v.Key > row.Key))))
                 .Select(r => r.Point).Distinct().ToListAsync()).ToHashSet();

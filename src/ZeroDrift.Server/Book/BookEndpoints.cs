@@ -7,7 +7,7 @@ using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
@@ -69,10 +69,9 @@ internal static class BookEndpoints
         return made ? TypedResults.Created($"/api/engine-types/{response.Id}", response) : TypedResults.Ok(response);
     }
 
-    public static async Task<EngineTypeResponse> Change(Guid id, EngineTypeChangeRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<EngineTypeResponse> Change(Guid id, EngineTypeChangeRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {
-        var later = false;
-        var response = await gate.RunAsync(async data =>
+        return await gate.RunAsync(async data =>
         {
             var type = await data.EngineTypes.Include(t => t.Points).Include(t => t.Revisions).AsSplitQuery().FirstOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("The book has no such engine type.");
             if (request.Version is { } version && version != type.Version) throw new ConflictException("changedMeanwhile", "version", $"{type.Code} was changed meanwhile; look at it again.");
@@ -88,17 +87,13 @@ internal static class BookEndpoints
             type.ToCore().Plan();
             if (log.Keep()) type.Version++;
             await data.SaveChangesAsync();
-            later = await OutlookKeeper.RefreshTypeAsync(data, id, day.Today);
             return BookResponses.Of(type, await data.SettingsAsync(), day.Today);
         }, cancelled);
-        if (later) refits.Want(id);
-        return response;
     }
 
-    public static async Task<EngineTypeResponse> AddRevision(Guid id, SpecRevisionRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<EngineTypeResponse> AddRevision(Guid id, SpecRevisionRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {
-        var later = false;
-        var response = await gate.RunAsync(async data =>
+        return await gate.RunAsync(async data =>
         {
             var fleet = await data.SettingsAsync();
             var type = await LoadAsync(data, id);
@@ -108,11 +103,8 @@ internal static class BookEndpoints
                 throw new ConflictException("nameTaken", "spec.revision", $"Revision {revision.Revision} is already in the book; old figures stay as they are. Give the new one its own name.");
             data.SpecRevisions.Add(revision);
             await data.SaveChangesAsync();
-            later = await OutlookKeeper.RefreshTypeAsync(data, id, day.Today);
             return BookResponses.Of(await LoadAsync(data, id), fleet, day.Today);
         }, cancelled);
-        if (later) refits.Want(id);
-        return response;
     }
 
     private static bool IsSame(EngineTypeRow a, EngineTypeRow b) => a.NameKey == NameKeys.Of(b.Code) && a.Cycle == b.Cycle && a.FiringOrder == b.FiringOrder && a.Banks == b.Banks && a.Layout == b.Layout && a.Adjuster == b.Adjuster;

@@ -4,7 +4,7 @@ using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Outlooks;
 using ZeroDrift.Server.Sheets;
 
@@ -85,7 +85,7 @@ internal static class TypeSheet
                     lines.Add(new TypeSheetLine(row.Line, row["code"], row["name"], "known", 0, "code", "The book has this code already, or an earlier line; a new figure is a revision there."));
                     continue;
                 }
-                var type = TypeFromRequest.Build(Request(row), fleet, day.Today, preview: false);
+                var type = TypeFromRequest.Build(Request(table, row), fleet, day.Today, preview: false);
                 codes.Add(NameKeys.Of(type.Code));
                 types.Add(type);
                 lines.Add(new TypeSheetLine(row.Line, type.Code, type.Name, "new", type.Points.Count, null, null));
@@ -98,7 +98,7 @@ internal static class TypeSheet
         return new Sheet(table.Ignored, lines, types);
     }
 
-    private static EngineTypeRequest Request(SheetRow row)
+    private static EngineTypeRequest Request(SheetTable table, SheetRow row)
     {
         var cylinders = row["firing order"].Split(['-', ' ', ','], StringSplitOptions.RemoveEmptyEntries).Length;
         return new EngineTypeRequest
@@ -115,10 +115,10 @@ internal static class TypeSheet
             Adjuster = Word("adjuster", AdjusterKind.ScrewAtValve),
             PitchMm = Number("pitch"),
             Method = Word("method", TurningMethod.TwoStop),
-            BookHours = Number("book hours"),
+            BookHours = Hours("book hours"),
             BookMonths = (int?)Number("book months"),
-            FirstCheckHours = Number("first check"),
-            JobHours = Number("job hours"),
+            FirstCheckHours = Hours("first check"),
+            JobHours = Hours("job hours"),
             Spec = new SpecRevisionRequest(
                 row["revision"] is { Length: > 0 } revision ? revision : "A",
                 row["source"] is { Length: > 0 } source ? source : "a sheet of types",
@@ -127,7 +127,12 @@ internal static class TypeSheet
                 [Line(LashKind.Intake, "intake"), Line(LashKind.Exhaust, "exhaust")]),
         };
 
-        double? Number(string column) => row[column] is { Length: > 0 } text ? SheetTable.Hours(text, column) : null;
+        double? Hours(string column) => row[column] is { Length: > 0 } text ? table.SureHours(text, column) : null;
+
+        // A pitch of 1,250 is never a thousand.
+        double? Number(string column) => row[column] is not { Length: > 0 } text ? null
+            : double.TryParse(text.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number) ? number
+            : throw new BadInputException(column, $"'{text}' is not a number.");
 
         T Word<T>(string column, T otherwise) where T : struct, Enum
         {

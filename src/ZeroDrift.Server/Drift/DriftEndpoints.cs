@@ -2,7 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;

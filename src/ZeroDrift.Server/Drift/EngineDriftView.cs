@@ -25,7 +25,7 @@ internal static class EngineDriftView
         var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
         var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
         var fleet = await data.SettingsAsync();
-        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id)).On(day.Today);
+        var outlook = (await OutlookKeeper.TodayAsync(data, id, day.Today))!;
         var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
         var visits = (await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed && !v.Bench && v.TotalHours != null).Include(v => v.Readings).ToListAsync())
             .OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();

@@ -5,7 +5,7 @@ using ZeroDrift.Core.Hours;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
@@ -46,7 +46,7 @@ internal static class CallEndpoints
             var callId = Given.NewId(request.Id);
             if (await data.Calls.AsNoTracking().FirstOrDefaultAsync(c => c.Id == callId) is { } stands)
             {
-                if (stands.EngineId != id || stands.What != (what ?? "")) throw new ConflictException("differs", "id", "That identifier is another slip.");
+                if (stands.EngineId != id || stands.What != (what ?? "")) throw new ConflictException("differs", "id", "That identifier is another report.");
                 return (await yard.AllAsync(data, id))[0];
             }
             var row = new CallRow { Id = callId, EngineId = id, Rule = symptoms.Count > 0 ? DueRule.Symptom : DueRule.FollowUp, Symptoms = symptoms, What = what ?? "", Who = Given.OptionalText(request.Who, "who", "who noticed it", 80), At = day.Now };
@@ -70,7 +70,7 @@ internal static class CallEndpoints
         var why = Given.Text(request.Why, "why", "why it is closed", 500);
         return await gate.RunAsync(async data =>
         {
-            var row = await data.Calls.FirstOrDefaultAsync(c => c.Id == id) ?? throw new NotFoundException("There is no such slip.");
+            var row = await data.Calls.FirstOrDefaultAsync(c => c.Id == id) ?? throw new NotFoundException("There is no such report.");
             row.ClosedAt ??= day.Now;
             row.Why ??= $"{why}{(request.Who is { Length: > 0 } who ? $" ({who})" : "")}";
             await data.SaveChangesAsync();

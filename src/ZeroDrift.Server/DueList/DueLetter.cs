@@ -1,16 +1,15 @@
-using System.Globalization;
 using System.Text;
+using MimeKit;
 using ZeroDrift.Core;
 using ZeroDrift.Data;
 using ZeroDrift.Server.Outlooks;
 
 namespace ZeroDrift.Server.DueList;
 
-/// <summary>What is due in the next weeks as a letter to send on (RFC 5322, plain text in UTF-8 as base64).</summary>
+/// <summary>What is due in the next weeks as a letter to send on (RFC 5322).</summary>
 internal static class DueLetter
 {
     public const int Weeks = 8;
-    private const int Base64Line = 76;
 
     public static async Task<IResult> WriteAsync(ZeroDriftContext data, Yard yard, FleetDay day)
     {
@@ -23,12 +22,10 @@ internal static class DueLetter
             foreach (var row in week) text.Append("  ").Append(row.Name).Append(", ").Append(row.Site).Append(": ").Append(Rule(row)).Append(", ").Append(Said.Day(row.Decides.Date!.Value)).Append("\r\n");
             text.Append("\r\n");
         }
-        var letter = new StringBuilder()
-            .Append("Date: ").Append(day.Now.ToString("ddd, dd MMM yyyy HH:mm:ss", CultureInfo.InvariantCulture)).Append(" +0000\r\n")
-            .Append("Subject: =?utf-8?B?").Append(Convert.ToBase64String(Encoding.UTF8.GetBytes($"{fleet[..Math.Min(fleet.Length, 20)]}: due"))).Append("?=\r\n")
-            .Append("MIME-Version: 1.0\r\nContent-Type: text/plain; charset=utf-8\r\nContent-Transfer-Encoding: base64\r\n\r\n");
-        foreach (var line in Convert.ToBase64String(Encoding.UTF8.GetBytes(text.ToString())).Chunk(Base64Line)) letter.Append(line).Append("\r\n");
-        return Results.Text(letter.ToString(), "message/rfc822", Encoding.ASCII);
+        using var letter = new MimeMessage { Date = new DateTimeOffset(day.Now, TimeSpan.Zero), Subject = $"{fleet}: due", Body = new TextPart("plain") { Text = text.ToString(), ContentTransferEncoding = ContentEncoding.Base64 } };
+        var bytes = new MemoryStream();
+        await letter.WriteToAsync(bytes);
+        return Results.Bytes(bytes.ToArray(), "message/rfc822");
     }
 
     private static DateOnly Monday(DateOnly day) => day.AddDays(-(((int)day.DayOfWeek + 6) % 7));
@@ -40,7 +37,7 @@ internal static class DueLetter
         Core.Hours.DueRule.BookHours => "book hours",
         Core.Hours.DueRule.BookMonths => "book months",
         Core.Hours.DueRule.FirstCheck => "first check after the build",
-        Core.Hours.DueRule.Symptom => "an operator's slip",
+        Core.Hours.DueRule.Symptom => "operator's report",
         Core.Hours.DueRule.FollowUp => row.Calls.FirstOrDefault(c => c.Rule == Core.Hours.DueRule.FollowUp)?.What ?? "a follow-up",
         Core.Hours.DueRule.ResetHot => "to be set hot after break-in",
         _ => "no rule",

@@ -7,8 +7,8 @@ using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Projections;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
@@ -38,7 +38,7 @@ internal static class EngineEndpoints
 
     public static Task<EngineResponse> Get(Guid id, ZeroDriftContext data, Yard yard, FleetDay day) => EngineView.OfAsync(id, data, yard, day);
 
-    public static async Task<Results<Created<EngineResponse>, Ok<EngineResponse>>> Add(EngineCreateRequest request, WriteGate gate, Yard yard, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<Results<Created<EngineResponse>, Ok<EngineResponse>>> Add(EngineCreateRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled)
     {
         var name = Given.Name(request.Name, "name", "the engine's name, as it is called in the yard", 80);
         var typeId = request.EngineTypeId ?? throw new BadInputException("engineTypeId", "Choose the engine's type; add it to the book first if it is not there.");
@@ -46,10 +46,10 @@ internal static class EngineEndpoints
         var duty = request.DutyHoursPerDay ?? 4;
         // Usage checks duty and season as it will use them.
         Usage.Of([], day.Today, duty, request.MonthlyWeights);
-        var (response, made, refit) = await gate.RunAsync(async data =>
+        var (response, made) = await gate.RunAsync(async data =>
         {
             if (await data.Engines.AsNoTracking().Include(e => e.Machine!.Site).FirstOrDefaultAsync(e => e.Id == id) is { } stands)
-                return IsSame(stands, request, name) ? (await EngineView.OfAsync(id, data, yard, day), false, null) : throw new ConflictException("differs", "id", $"That identifier is the engine {stands.Name}.");
+                return IsSame(stands, request, name) ? (await EngineView.OfAsync(id, data, yard, day), false) : throw new ConflictException("differs", "id", $"That identifier is the engine {stands.Name}.");
             if (!await data.EngineTypes.AnyAsync(t => t.Id == typeId)) throw new BadInputException("engineTypeId", "The book has no such engine type; choose one that is there.");
             await FreeName.RequireAsync<EngineRow>(data, id, name, $"There is already an engine called {name}; give this one its own name.");
             var machine = await MachineAsync(data, request, name);
@@ -68,37 +68,32 @@ internal static class EngineEndpoints
             data.Engines.Add(engine);
             if (request.MeterHours is { } hours)
             {
-                MeterHistory.Of([]).Check(new MeterReading(day.Today, EngineHours.Of(hours, "meterHours")), "meterHours");
-                data.MeterReadings.Add(new MeterReadingRow { Id = Guid.CreateVersion7(), EngineId = id, Date = day.Today, ShownHours = hours });
+                data.MeterReadings.Add(new MeterReadingRow { Id = Guid.CreateVersion7(), EngineId = id, Date = day.Today, ShownHours = EngineHours.Of(hours, "meterHours") });
             }
             await data.SaveChangesAsync();
             await day.ReadAsync(data);
-            var again = await OutlookKeeper.RefreshAsync(data, id, day.Today);
-            return (await EngineView.OfAsync(id, data, yard, day), true, again ? typeId : (Guid?)null);
+            await Projector.BringUpAsync(data, day.Today);
+            return (await EngineView.OfAsync(id, data, yard, day), true);
         }, cancelled);
-        refits.Want(refit);
         return made ? TypedResults.Created($"/api/engines/{id}", response) : TypedResults.Ok(response);
     }
 
-    public static async Task<EngineResponse> Change(Guid id, EngineChangeRequest request, WriteGate gate, Yard yard, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<EngineResponse> Change(Guid id, EngineChangeRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled)
     {
-        var (response, touched) = await gate.RunAsync(async data =>
+        var response = await gate.RunAsync(async data =>
         {
             var engine = await data.Engines.FirstOrDefaultAsync(e => e.Id == id) ?? throw new NotFoundException("There is no such engine.");
             if (request.Version is { } version && version != engine.Version) throw new ConflictException("changedMeanwhile", "version", $"{engine.Name} was changed meanwhile; look at it again.");
             var log = new ChangeLog(data, "engine", id, request.Who, request.Why, day.Now);
-            var before = engine.EngineTypeId;
             // Put away it stands in no yard any more: what it was is answered, marked so.
             var last = request.Archived == true && engine.ArchivedAt is null ? await EngineView.OfAsync(id, data, yard, day) : null;
             await ApplyAsync(data, engine, request, log, day.Today);
             if (log.Keep()) engine.Version++;
             await data.SaveChangesAsync();
             await day.ReadAsync(data);
-            if (engine.ArchivedAt is null) await OutlookKeeper.RefreshAsync(data, id, day.Today);
-            var row = engine.ArchivedAt is null ? await EngineView.OfAsync(id, data, yard, day) : last is null ? null : last with { Archived = true, Version = engine.Version };
-            return (row, (Guid[])[before, engine.EngineTypeId]);
+            await Projector.BringUpAsync(data, day.Today);
+            return engine.ArchivedAt is null ? await EngineView.OfAsync(id, data, yard, day) : last is null ? null : last with { Archived = true, Version = engine.Version };
         }, cancelled);
-        foreach (var type in touched.Distinct()) refits.Want(type);
         return response ?? throw new NotFoundException("The engine is archived; its record stays.", "archived");
     }
 

@@ -60,6 +60,13 @@ public sealed record LedgerRow(Guid OverheadId, double? ShownHours, double? Tota
 
 public sealed record MeterReadingResponse(Guid Id, DateOnly Date, double ShownHours, double? NewMeterShows, string? Who, string? Remark, bool Withdrawn, Guid? ReplacesId, string? Why, Guid? VisitId);
 
+/// <summary>A job that waits for the engine.</summary>
+/// <param name="Id">Its identifier.</param>
+/// <param name="Title">What it is.</param>
+/// <param name="PlannedOn">The day it stands on in the plan; null where it has none.</param>
+/// <param name="ClosedByOverhead">Signing an overhead closes it, if the opening names no other.</param>
+public sealed record EngineJob(Guid Id, string Title, DateOnly? PlannedOn, bool ClosedByOverhead);
+
 public sealed record EngineResponse
 {
     public required DueRow Row { get; init; }
@@ -76,6 +83,9 @@ public sealed record EngineResponse
 
     /// <summary>The visits that left points waiting for a part, the newest first; another can go on with them.</summary>
     public required IReadOnlyList<AwaitingPoints> Waiting { get; init; }
+
+    /// <summary>Its open jobs; one of them is closed by the signature of an overhead or a build, whatever the door it is opened by.</summary>
+    public required IReadOnlyList<EngineJob> Jobs { get; init; }
 
     /// <summary>Marks found or chalked at its visits.</summary>
     public required IReadOnlyList<MarkRecord> Marks { get; init; }

@@ -5,6 +5,7 @@ using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Visits;
 using ZeroDrift.Server.Book;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.Outlooks;
@@ -20,7 +21,7 @@ internal static class EngineView
         var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
         var fleet = await data.SettingsAsync();
         var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
-        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id)).On(day.Today);
+        var outlook = (await OutlookKeeper.TodayAsync(data, id, day.Today))!;
         var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed).Include(v => v.Readings).ToListAsync();
         var sorted = visits.OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
         var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
@@ -36,14 +37,23 @@ internal static class EngineView
             TotalHours = outlook.ReadHours ?? outlook.HoursNow,
             Remark = engine.Remark,
             Rating = engine.Rating,
-            Marks = [.. await data.Marks.AsNoTracking().Where(m => m.EngineId == id).OrderBy(m => m.CrankDeg).ThenBy(m => m.Name).Select(m => new MarkRecord(m.Name, m.CrankDeg, m.Trap)).ToListAsync()],
+            Marks = [.. (await EngineMarks.OfAsync(data, id)).OrderBy(m => m.CrankDeg)],
             Waiting = await AwaitingPoints.OfAsync(data, id),
+            Jobs = await JobsAsync(data, id),
             Registration = engine.Machine!.Registration,
             DutyHoursPerDay = engine.DutyHoursPerDay,
             MonthlyWeights = engine.MonthlyWeights,
             Archived = engine.ArchivedAt is not null,
             Version = engine.Version,
         };
+    }
+
+    private static async Task<IReadOnlyList<EngineJob>> JobsAsync(ZeroDriftContext data, Guid id)
+    {
+        var closed = await JobOfVisit.FindAsync(data, id, JobKind.Overhead, null);
+        var jobs = await data.Jobs.AsNoTracking().Where(j => j.EngineId == id && j.State == JobState.Open).OrderBy(j => j.MadeAt)
+            .Select(j => new { j.Id, j.Title, On = data.Placements.Where(p => p.JobId == j.Id).Select(p => (DateOnly?)p.Date).FirstOrDefault() }).ToListAsync();
+        return [.. jobs.Select(j => new EngineJob(j.Id, j.Title, j.On, j.Id == closed))];
     }
 
     private static EnginePointResponse Point(LashPointRow row, OutlookContent outlook, List<VisitRow> visits)

@@ -5,8 +5,7 @@ using ZeroDrift.Core.Engines;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Book;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
@@ -37,10 +36,10 @@ internal static class OwnFigureEndpoints
     public static async Task<IReadOnlyList<OwnFigureResponse>> List(Guid id, ZeroDriftContext data) =>
         [.. (await data.EngineFigures.AsNoTracking().Where(f => f.EngineId == id && f.WithdrawnAt == null).ToListAsync()).OrderBy(f => f.At).Select(Response)];
 
-    public static async Task<IReadOnlyList<OwnFigureResponse>> Add(Guid id, OwnFigureRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<IReadOnlyList<OwnFigureResponse>> Add(Guid id, OwnFigureRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {
         var figureId = Given.NewId(request.Id);
-        var (figures, type) = await gate.RunAsync(async data =>
+        return await gate.RunAsync(async data =>
         {
             var engine = await data.Engines.FirstOrDefaultAsync(e => e.Id == id) ?? throw new NotFoundException("There is no such engine.");
             var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
@@ -62,19 +61,17 @@ internal static class OwnFigureEndpoints
             if (await data.EngineFigures.AsNoTracking().FirstOrDefaultAsync(f => f.Id == figureId) is { } stands)
             {
                 if (stands.EngineId != id || stands.Why != row.Why || stands.Line.Written() != line.Written()) throw new ConflictException("differs", "id", "That identifier is another figure.");
-                return (await List(id, data), (Guid?)null);
+                return await List(id, data);
             }
             data.EngineFigures.Add(row);
             await data.SaveChangesAsync();
-            return (await List(id, data), await OutlookKeeper.RefreshAsync(data, id, day.Today) ? type.Id : (Guid?)null);
+            return await List(id, data);
         }, cancelled);
-        refits.Want(type);
-        return figures;
     }
 
-    public static async Task<IReadOnlyList<OwnFigureResponse>> Withdraw(Guid id, Guid figureId, OwnFigureWithdrawal request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<IReadOnlyList<OwnFigureResponse>> Withdraw(Guid id, Guid figureId, OwnFigureWithdrawal request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {
-        var (figures, type) = await gate.RunAsync(async data =>
+        return await gate.RunAsync(async data =>
         {
             var row = await data.EngineFigures.FirstOrDefaultAsync(f => f.Id == figureId && f.EngineId == id) ?? throw new NotFoundException("This engine has no such figure of its own.");
             var log = new ChangeLog(data, "engine", id, Given.Name(request.Who, "who", "who takes it back", 80), Given.Text(request.Why, "why", "why the type's figure holds again"), day.Now);
@@ -82,11 +79,8 @@ internal static class OwnFigureEndpoints
             log.Changed("ownFigure", (string?)row.Line.Written(), null);
             log.Keep();
             await data.SaveChangesAsync();
-            var again = await OutlookKeeper.RefreshAsync(data, id, day.Today);
-            return (await List(id, data), again ? await data.Engines.Where(e => e.Id == id).Select(e => (Guid?)e.EngineTypeId).FirstAsync() : null);
+            return await List(id, data);
         }, cancelled);
-        refits.Want(type);
-        return figures;
     }
 
     internal static OwnFigureResponse Response(EngineFigureRow row) => new(row.Id, row.Line.Kind, row.Condition, row.Line.Written(), row.Who, row.Why, row.Source, row.Date, row.At);

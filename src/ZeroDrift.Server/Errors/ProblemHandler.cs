@@ -3,7 +3,7 @@ using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Diagnostics;
 using ZeroDrift.Contract;
 using ZeroDrift.Contract.Input;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 
 namespace ZeroDrift.Server.Errors;
 

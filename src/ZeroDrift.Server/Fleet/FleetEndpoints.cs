@@ -2,7 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
 
@@ -20,10 +20,10 @@ internal static class FleetEndpoints
 
     public static async Task<FleetSettings> Get(ZeroDriftContext data) => Of(await data.SettingsAsync());
 
-    public static async Task<FleetSettings> Put(FleetSettings settings, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<FleetSettings> Put(FleetSettings settings, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {
         var name = Given.Name(settings.Name, "name", "the fleet's name", 80);
-        var (saved, types) = await gate.RunAsync(async data =>
+        return await gate.RunAsync(async data =>
         {
             var row = await data.Fleet.SingleOrDefaultAsync();
             if (row is null) data.Fleet.Add(row = new FleetRow());
@@ -37,10 +37,8 @@ internal static class FleetEndpoints
             if (settings.TimeZone is { } zone) row.TimeZone = FleetDay.Known(zone);
             await data.SaveChangesAsync();
             await day.ReadAsync(data);
-            return (Of(row), await data.EngineTypes.Select(t => t.Id).ToListAsync());
+            return Of(row);
         }, cancelled);
-        foreach (var type in types) refits.Want(type);
-        return saved;
     }
 
     private static FleetSettings Of(FleetRow row) => new(row.Name, row.Risk, row.ToleranceTightMm, row.ToleranceLooseMm, row.FeelSdMm, row.BreachCost, row.PlainRisk, row.TimeZone);

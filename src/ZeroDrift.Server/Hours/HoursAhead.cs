@@ -34,7 +34,7 @@ internal static class HoursAhead
     public static async Task<HoursAheadResponse> OfAsync(Guid id, ZeroDriftContext data, FleetDay day, double? hours = null, DateOnly? date = null)
     {
         var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id && e.ArchivedAt == null) ?? throw new NotFoundException("There is no such engine.");
-        var outlook = OutlookContent.Of(await data.Outlooks.AsNoTracking().FirstAsync(o => o.EngineId == id)).On(day.Today);
+        var outlook = (await OutlookKeeper.TodayAsync(data, id, day.Today))!;
         var (use, today, shows) = (outlook.Usage, day.Today, outlook.HoursNow - outlook.MeterOffset);
         var answer = new HoursAheadResponse(today, shows, use.HoursPerDay, use.FromReadings, use.MonthlyWeights, engine.MonthlyWeights is null && use.MonthlyWeights.Any(w => Math.Abs(w - 1) > 1e-9), use.LaidUp);
         if (hours is { } asked)

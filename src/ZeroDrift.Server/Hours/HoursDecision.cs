@@ -3,6 +3,7 @@ using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Data;
+using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 
 namespace ZeroDrift.Server.Hours;
@@ -16,19 +17,19 @@ internal static class HoursDecision
         if (decision is not ("take" or "meterReplaced")) throw new BadInputException("decision", $"'{Problem.Short(decision, 30)}' is no decision; say take, meterReplaced or setAside.");
         row.EngineId = request.EngineId ?? row.EngineId ?? throw new BadInputException("engineId", "Say which engine it is.");
         var date = request.Date ?? row.Date ?? throw new BadInputException("date", "Give the day it was read.");
-        var hours = request.Hours ?? row.Hours ?? throw new BadInputException("hours", "Give what the meter shows.");
-        var history = await intake.HistoryAsync(row.EngineId.Value) ?? throw new BadInputException("engineId", "There is no such engine in the yard.");
+        var hours = request.Hours ?? (row.Ways is null ? row.Hours : null) ?? throw new BadInputException("hours", row.Ways is { } ways ? $"It could be {string.Join(" or ", ways.Select(Said.Hours))}: say which." : "Give what the meter shows.");
+        var history = (await intake.EngineAsync(row.EngineId.Value) ?? throw new BadInputException("engineId", "There is no such engine in the yard.")).Readings.ToHistory();
         var reading = new MeterReadingRow { Id = Guid.CreateVersion7(), EngineId = row.EngineId.Value, Date = date, ShownHours = EngineHours.Of(hours), Who = request.Who ?? row.Who, Remark = $"Decided: {row.Written}"[..Math.Min(200, $"Decided: {row.Written}".Length)], Why = request.Why };
         if (decision == "meterReplaced")
         {
             // The old meter ends where somebody saw it end, else where it was read last.
-            var ended = request.OldMeterShows ?? (history.Latest is { } last ? last.TotalHours - history.Offset : throw new BadInputException("decision", "This meter was never read, so it cannot have been replaced; take the figure."));
-            history.Check(new MeterReading(date, EngineHours.Of(ended, "oldMeterShows", "What the old meter showed"), EngineHours.Of(hours)), "oldMeterShows");
+            var ended = request.OldMeterShows ?? (history.Last?.EndsAt.Hours ?? throw new BadInputException("decision", "This meter was never read, so it cannot have been replaced; take the figure."));
+            if (history.Misfit(new MeterReading(date, EngineHours.Of(ended, "oldMeterShows", "What the old meter showed"), EngineHours.Of(hours)), today) is { } misfit) throw misfit.Complaint("oldMeterShows");
             (reading.ShownHours, reading.NewMeterShows) = (ended, hours);
         }
         else if (ReportedHours.Of(history, date, hours, today) is { Doubt: { } doubt } judged)
         {
-            throw new BadInputException(doubt == HoursDoubt.StillToCome ? "date" : "hours", HoursIntake.Sentence(doubt, row.Machine, judged.PerhapsHours, history));
+            throw new BadInputException(doubt == HoursDoubt.StillToCome ? "date" : "hours", HoursIntake.Sentence(judged, row.Machine));
         }
         await intake.AddAsync(row.EngineId.Value, reading);
         if (request.Remember is true) await RememberAsync(data, row.Machine, row.EngineId.Value);

@@ -1,10 +1,11 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
+using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
@@ -37,16 +38,12 @@ internal static class HoursEndpoints
     {
         var today = day.Today;
         var rows = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).OrderBy(e => e.Machine!.Site!.Name).ThenBy(e => e.Machine!.Name).ThenBy(e => e.Name)
-            .Select(e => new { e.Id, e.Name, Machine = e.Machine!.Name, Site = e.Machine.Site!.Name, e.DutyHoursPerDay, Last = data.MeterReadings.Where(m => m.EngineId == e.Id && !m.Withdrawn).OrderByDescending(m => m.Date).ThenByDescending(m => m.Sequence).FirstOrDefault(), Outlook = data.Outlooks.Where(o => o.EngineId == e.Id).Select(o => o.Content).FirstOrDefault() }).ToListAsync();
-        return [.. rows.OrderBy(r => r.Last?.Date ?? DateOnly.MinValue).Select(r =>
-        {
-            var usage = r.Outlook is null ? null : OutlookContent.Of(r.Outlook).Usage;
-            var last = r.Last?.NewMeterShows ?? r.Last?.ShownHours;
-            return new RoundLine(r.Id, r.Name, r.Machine, r.Site, last, r.Last?.Date, usage?.HoursPerDay ?? r.DutyHoursPerDay, last is { } shown && usage is not null ? shown + usage.HoursBetween(r.Last!.Date, today) : null);
-        })];
+            .Select(e => new { e.Id, e.Name, Machine = e.Machine!.Name, Site = e.Machine.Site!.Name, Outlook = data.Outlooks.First(o => o.EngineId == e.Id).Content }).ToListAsync();
+        return [.. rows.Select(r => (Row: r, Kept: OutlookContent.Of(r.Outlook))).OrderBy(r => r.Kept.ReadOn ?? DateOnly.MinValue).Select(r =>
+            new RoundLine(r.Row.Id, r.Row.Name, r.Row.Machine, r.Row.Site, r.Kept.ReadHours - r.Kept.MeterOffset, r.Kept.ReadOn, r.Kept.Usage.HoursPerDay, r.Kept.Run()?.At(today) - r.Kept.MeterOffset))];
     }
 
-    public static async Task<HoursReport> TakeRound(RoundRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<HoursReport> TakeRound(RoundRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {
         var date = request.Date ?? day.Today;
         var who = Given.OptionalText(request.Who, "who", "who walked the round", 80);
@@ -55,7 +52,7 @@ internal static class HoursEndpoints
             var hours = Given.Number(r.Hours, $"readings[{i}].hours", "what the meter shows");
             return new ReportedFigure("", date, hours, hours.ToString(System.Globalization.CultureInfo.InvariantCulture), i + 1) { EngineId = r.EngineId ?? throw new BadInputException($"readings[{i}].engineId", "Say whose meter it is."), Id = Given.NewId(r.Id) };
         }).ToList();
-        return await TakeAsync("round", figures, who, null, gate, day, refits, cancelled);
+        return await TakeAsync("round", figures, who, null, gate, day, cancelled);
     }
 
     /// <summary>What would become of a file; nothing is kept.</summary>
@@ -65,19 +62,22 @@ internal static class HoursEndpoints
         return await new HoursIntake(data, day.Today, day.Now).TakeAsync(file.Form, file.Figures, null, engineId, false);
     }
 
-    public static async Task<HoursReport> Import(HttpRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled, Guid? engineId = null, string? who = null)
+    public static async Task<HoursReport> Import(HttpRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled, Guid? engineId = null, string? who = null)
     {
         var file = HoursFile.Read(await UploadedFile.ReadAsync(request), day.Today);
-        return await TakeAsync(file.Form, file.Figures, Given.OptionalText(who, "who", "who brings the file", 80) ?? $"a file ({file.Form})", engineId, gate, day, refits, cancelled);
+        return await TakeAsync(file.Form, file.Figures, Given.OptionalText(who, "who", "who brings the file", 80) ?? $"a file ({file.Form})", engineId, gate, day, cancelled);
     }
 
     public static async Task<IReadOnlyList<WaitingFigure>> Waiting(ZeroDriftContext data, FleetDay day)
     {
         var intake = new HoursIntake(data, day.Today, day.Now);
         var waiting = new List<WaitingFigure>();
-        foreach (var row in await data.HoursReports.AsNoTracking().Where(r => r.State == WaitingState.Waiting).OrderBy(r => r.ReceivedAt).ThenBy(r => r.Machine).Take(500).ToListAsync())
+        var rows = await data.HoursReports.AsNoTracking().Where(r => r.State == WaitingState.Waiting).OrderBy(r => r.ReceivedAt).ThenBy(r => r.Machine).Take(500).ToListAsync();
+        await intake.KnowAsync([.. rows.Select(r => r.EngineId).OfType<Guid>()]);
+        foreach (var row in rows)
         {
-            var history = row.EngineId is { } id ? await intake.HistoryAsync(id) : null;
+            var engine = row.EngineId is { } id ? await intake.EngineAsync(id) : null;
+            var history = engine?.Readings.ToHistory();
             waiting.Add(new WaitingFigure
             {
                 Id = row.Id,
@@ -85,23 +85,24 @@ internal static class HoursEndpoints
                 ReceivedAt = row.ReceivedAt,
                 Machine = row.Machine,
                 EngineId = row.EngineId,
-                Engine = row.EngineId is null ? null : await data.Engines.AsNoTracking().Where(e => e.Id == row.EngineId).Select(e => e.Name).FirstOrDefaultAsync(),
+                Engine = engine?.Engine.Name,
                 Date = row.Date,
-                Hours = row.Hours,
+                Hours = row.Ways is null ? row.Hours : null,
                 Written = row.Written,
                 Doubt = row.Doubt,
-                PerhapsHours = row.PerhapsHours,
-                Sentence = HoursIntake.Sentence(row.Doubt, row.Machine, row.PerhapsHours, history),
-                LastHours = history?.Latest is { } last ? last.TotalHours - history.Offset : null,
-                LastDate = history?.Latest?.Date,
+                PerhapsHours = row.Ways is null ? row.PerhapsHours : null,
+                Ways = row.Ways,
+                Sentence = HoursIntake.Sentence(row, history, day.Today),
+                LastHours = history?.Last?.EndsAt,
+                LastDate = history?.Last?.Date,
             });
         }
         return waiting;
     }
 
-    public static async Task<DecisionResponse> Decide(Guid id, DecisionRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<DecisionResponse> Decide(Guid id, DecisionRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {
-        var (answer, types) = await gate.RunAsync(async data =>
+        return await gate.RunAsync(async data =>
         {
             var row = await data.HoursReports.FirstOrDefaultAsync(r => r.Id == id) ?? throw new NotFoundException("There is no such figure.");
             if (row.State != WaitingState.Waiting) throw new ConflictException("changedMeanwhile", "decision", $"That is decided already{(row.DecidedBy is { } by ? $", by {by}" : "")}.");
@@ -110,11 +111,8 @@ internal static class HoursEndpoints
             if (decision == "setAside") row.Why = Given.Text(request.Why, "why", "why it is set aside", 500);
             else await HoursDecision.TakeAsync(data, intake, row, request, decision, day.Today);
             (row.State, row.DecidedAt, row.DecidedBy) = (decision == "setAside" ? WaitingState.SetAside : WaitingState.Taken, day.Now, Given.OptionalText(request.Who, "who", "who decides", 80));
-            if (row.State == WaitingState.Taken) await intake.RefreshAsync([row.EngineId!.Value]);
-            return (new DecisionResponse(row.State, row.EngineId), intake.RefitTypes);
+            return new DecisionResponse(row.State, row.EngineId);
         }, cancelled);
-        foreach (var type in types) refits.Want(type);
-        return answer;
     }
 
     public static async Task<FeedResponse> Feed(ZeroDriftContext data) => Response(await data.HoursFeeds.AsNoTracking().SingleOrDefaultAsync() ?? new HoursFeedRow());
@@ -141,16 +139,8 @@ internal static class HoursEndpoints
         return await Feed(data);
     }
 
-    internal static async Task<HoursReport> TakeAsync(string form, IReadOnlyList<ReportedFigure> figures, string? who, Guid? engineId, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
-    {
-        var (report, types) = await gate.RunAsync(async data =>
-        {
-            var intake = new HoursIntake(data, day.Today, day.Now);
-            return (await intake.TakeAsync(form, figures, who, engineId, true), intake.RefitTypes);
-        }, cancelled);
-        foreach (var type in types) refits.Want(type);
-        return report;
-    }
+    internal static Task<HoursReport> TakeAsync(string form, IReadOnlyList<ReportedFigure> figures, string? who, Guid? engineId, WriteGate gate, FleetDay day, CancellationToken cancelled) =>
+        gate.RunAsync(data => new HoursIntake(data, day.Today, day.Now).TakeAsync(form, figures, who, engineId, true), cancelled);
 
     private static FeedResponse Response(HoursFeedRow row) => new(row.Address, row.EveryMinutes, row.AskedAt, row.AnsweredAt, row.Said);
 }

@@ -2,14 +2,14 @@ using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Outlooks;
 using ZeroDrift.Server.Sheets;
 
 namespace ZeroDrift.Server.Hours;
 
 /// <summary>Asks the address of the settings for a telematics document every so often, and takes what it says like any other file.</summary>
-internal sealed class HoursFeed(IServiceScopeFactory scopes, WriteGate gate, FleetDay day, Refits refits, ILogger<HoursFeed> log) : BackgroundService
+internal sealed class HoursFeed(IServiceScopeFactory scopes, WriteGate gate, FleetDay day, ILogger<HoursFeed> log) : BackgroundService
 {
     private static readonly TimeSpan LookEvery = TimeSpan.FromMinutes(1);
 
@@ -77,7 +77,7 @@ internal sealed class HoursFeed(IServiceScopeFactory scopes, WriteGate gate, Fle
         try
         {
             var file = HoursFile.Read(await http.GetByteArrayAsync(new Uri(address), cancelled), day.Today);
-            var report = await HoursEndpoints.TakeAsync(file.Form, file.Figures, "telematics", null, gate, day, refits, cancelled);
+            var report = await HoursEndpoints.TakeAsync(file.Form, file.Figures, "telematics", null, gate, day, cancelled);
             return ($"{report.Taken} taken, {report.Known} known already, {report.Waiting} wait to be decided.", true);
         }
         catch (BadInputException bad)

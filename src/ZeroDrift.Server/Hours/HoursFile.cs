@@ -39,7 +39,7 @@ internal sealed record HoursFile(string Form, IReadOnlyList<ReportedFigure> Figu
     {
         var table = SheetTable.Read(bytes, Columns, "engine", "hours");
         if (table.Rows.Count == 0) throw new BadInputException("file", "The file names its columns but holds no figure below them.");
-        return new HoursFile("table", [.. table.Rows.Select(r => new ReportedFigure(r["engine"] is { Length: > 0 } name ? name[..Math.Min(name.Length, 100)] : "a machine without a name", Day(r["date"], today), Number(r["hours"]), r.Written[..Math.Min(r.Written.Length, 300)], r.Line))]);
+        return new HoursFile("table", [.. table.Rows.Select(r => new ReportedFigure(r["engine"] is { Length: > 0 } name ? name[..Math.Min(name.Length, 100)] : "a machine without a name", Day(r["date"], today), null, r.Written[..Math.Min(r.Written.Length, 300)], r.Line) { Ways = Ways(table, r["hours"]) })]);
     }
 
     private static DateOnly? Day(string text, DateOnly today)
@@ -54,15 +54,15 @@ internal sealed record HoursFile(string Form, IReadOnlyList<ReportedFigure> Figu
         }
     }
 
-    private static double? Number(string text)
+    private static IReadOnlyList<double> Ways(SheetTable table, string text)
     {
         try
         {
-            return text.Length == 0 ? null : SheetTable.Hours(text, "hours");
+            return text.Length == 0 ? [] : table.Hours(text, "hours");
         }
         catch (BadInputException)
         {
-            return null;
+            return [];
         }
     }
 }

@@ -1,11 +1,11 @@
 using System.Linq.Expressions;
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Outlooks;
 
 namespace ZeroDrift.Server.Hours;
 
@@ -18,9 +18,6 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
     private readonly Dictionary<Guid, (EngineRow Engine, List<MeterReadingRow> Readings)> engines = [];
     private Dictionary<string, Guid>? names;
 
-    /// <summary>Types whose groups should be fitted again.</summary>
-    public HashSet<Guid> RefitTypes { get; } = [];
-
     /// <summary>Takes figures, or says what would become of them.</summary>
     /// <param name="form">Where they come from: round, table, telematics, can.</param>
     /// <param name="figures">The figures.</param>
@@ -30,48 +27,41 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
     public async Task<HoursReport> TakeAsync(string form, IReadOnlyList<ReportedFigure> figures, string? who, Guid? engineId, bool keep)
     {
         var outcomes = new HoursOutcome[figures.Count];
-        var touched = new HashSet<Guid>();
         // Older first, so that a life brought in one file is judged in its own order.
         foreach (var i in Enumerable.Range(0, figures.Count).OrderBy(i => figures[i].Date ?? DateOnly.MaxValue).ThenBy(i => i))
-        {
             outcomes[i] = await OneAsync(form, figures[i], who, engineId, keep);
-            if (outcomes[i] is { Outcome: "taken", EngineId: { } engine }) touched.Add(engine);
-        }
-        if (keep) await RefreshAsync(touched);
         return new HoursReport(form, outcomes.Count(o => o.Outcome == "taken"), outcomes.Count(o => o.Outcome == "known"), outcomes.Count(o => o.Outcome == "waiting"), outcomes);
     }
 
-    /// <summary>A figure's own sentence: what speaks against it and what would be right.</summary>
-    public static string Sentence(HoursDoubt doubt, string machine, double? perhaps, MeterHistory? history)
+    /// <summary>What is said of a figure that waits, by what the meter shows now.</summary>
+    public static string Sentence(HoursReportRow row, MeterHistory? history, DateOnly today)
     {
-        var last = history?.Latest is { } latest ? $"the last figure, {Said.Hours(latest.TotalHours - history.Offset)} on {Said.Day(latest.Date)}" : "the figures before";
-        return doubt switch
+        if (row.Ways is { } ways) return Sentence(new ReportedHours(row.Doubt, null) { Ways = ways }, row.Machine);
+        if (row.Doubt is HoursDoubt.Unreadable or HoursDoubt.CutOff or HoursDoubt.UnknownMachine || history is null || row is not { Date: { } date, Hours: { } hours }) return Sentence(new ReportedHours(row.Doubt, row.PerhapsHours), row.Machine);
+        var now = ReportedHours.Of(history, date, hours, today);
+        return now.Doubt is null ? "It goes on from the figures around it now. Take it, or set it aside." : Sentence(now, row.Machine);
+    }
+
+    /// <summary>A figure's own sentence: what speaks against it and what would be right.</summary>
+    public static string Sentence(ReportedHours judged, string machine)
+    {
+        if (judged.Misfit is { } misfit) return $"{misfit.Sentence()} Or set it aside.";
+        return judged.Doubt switch
         {
             HoursDoubt.UnknownMachine => $"No engine of the yard goes by {machine}, its serial number or its machine's registration. Say which one it is, or set it aside.",
-            HoursDoubt.Backwards => $"It does not fit between the figures around it: {last}. Put the figure or its day right, say that the meter was replaced, or set it aside.",
-            HoursDoubt.FasterThanClock => $"It would be more than 24 h a day since {last}. Put the figure or its day right, or set it aside.",
-            HoursDoubt.WrongUnit => $"As hours it cannot be; in another unit it would be {Said.Hours(perhaps ?? 0)}. Take that, or put it right.",
-            HoursDoubt.StillToCome => "Its day is still to come. Put the day right, or set it aside.",
+            HoursDoubt.FasterThanClock => "No meter shows that many hours. Put it right, or set it aside.",
+            HoursDoubt.WrongUnit => $"As hours it cannot be; in another unit it would be {Said.Hours(judged.PerhapsHours ?? 0)}. Take that, or put it right.",
+            HoursDoubt.TwoWays => $"It could be {string.Join(" or ", judged.Ways.Select(Said.Hours))}. Say which, or set it aside.",
             HoursDoubt.CutOff => "The document ends in the middle; what stood before is taken. Bring it again whole.",
             _ => "There is no figure or no day in it that can be read. Put it right, or set it aside.",
         };
     }
-
-    /// <summary>The engine's history as it stands now, what was taken before in the same go included.</summary>
-    public async Task<MeterHistory?> HistoryAsync(Guid engineId) => await EngineAsync(engineId) is { } known ? known.Readings.ToHistory() : null;
 
     /// <summary>Puts a figure into a meter.</summary>
     public async Task AddAsync(Guid engineId, MeterReadingRow row)
     {
         data.MeterReadings.Add(row);
         (await EngineAsync(engineId))!.Value.Readings.Add(row);
-    }
-
-    /// <summary>Brings the outlooks of engines up to their meters.</summary>
-    public async Task RefreshAsync(IReadOnlyCollection<Guid> touched)
-    {
-        await data.SaveChangesAsync();
-        RefitTypes.UnionWith(await OutlookKeeper.RefreshAsync(data, touched, today));
     }
 
     private async Task<HoursOutcome> OneAsync(string form, ReportedFigure figure, string? who, Guid? given, bool keep)
@@ -89,10 +79,9 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
             if (form is "telematics" or "can" && meter.Readings.Exists(m => m is { Withdrawn: false, VisitId: null } && m.Date == on && m.Who == who)) return Outcome("known", null);
         }
         var judged = Judge(figure, history);
-        if (judged.Doubt is { } doubt)
+        if (judged.Doubt is not null)
         {
-            var sentence = Sentence(doubt, figure.Machine, judged.PerhapsHours, history);
-            return Outcome("waiting", judged, sentence, keep ? await WaitAsync(form, figure, known?.Engine.Id, judged, who) : null);
+            return Outcome("waiting", judged, Sentence(judged, figure.Machine), keep ? await WaitAsync(form, figure, known?.Engine.Id, judged, who) : null);
         }
         var row = new MeterReadingRow { Id = figure.Id ?? Guid.CreateVersion7(), EngineId = known!.Value.Engine.Id, Date = figure.Date!.Value, ShownHours = figure.Hours!.Value, Who = who };
         if (keep) await AddAsync(row.EngineId, row);
@@ -100,12 +89,13 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
         return Outcome("taken", null);
 
         HoursOutcome Outcome(string outcome, ReportedHours? judgement, string? sentence = null, Guid? waiting = null) =>
-            new(outcome, figure.Machine, known?.Engine.Id, known?.Engine.Name, figure.Date, figure.Hours, figure.Written, judgement?.Doubt, judgement?.PerhapsHours, sentence, waiting);
+            new(outcome, figure.Machine, known?.Engine.Id, known?.Engine.Name, figure.Date, figure.Hours, figure.Written, judgement?.Doubt, judgement?.PerhapsHours, sentence, waiting) { Ways = figure.Ways.Count > 1 ? figure.Ways : null };
     }
 
     private ReportedHours Judge(ReportedFigure figure, MeterHistory? history)
     {
         if (figure.CutOff) return new(HoursDoubt.CutOff, null);
+        if (figure.Ways.Count > 1) return new(HoursDoubt.TwoWays, null) { Ways = figure.Ways };
         if (history is null) return new(HoursDoubt.UnknownMachine, null);
         return figure is { Date: { } date, Hours: { } hours } ? ReportedHours.Of(history, date, hours, today) : new(HoursDoubt.Unreadable, null);
     }
@@ -113,14 +103,25 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
     private async Task<Guid> WaitAsync(string form, ReportedFigure figure, Guid? engineId, ReportedHours judged, string? who)
     {
         // A feed that says the same wrong thing every hour waits once.
-        Expression<Func<HoursReportRow, bool>> same = r => r.Source == form && r.Machine == figure.Machine && r.Date == figure.Date && r.Hours == figure.Hours && r.Doubt == judged.Doubt;
+        // One that could be two keeps both.
+        var (hours, perhaps) = figure.Ways is [var first, var second] ? (first, second) : (figure.Hours, judged.PerhapsHours);
+        Expression<Func<HoursReportRow, bool>> same = r => r.Source == form && r.Machine == figure.Machine && r.Date == figure.Date && r.Hours == hours && r.Doubt == judged.Doubt;
         if ((data.HoursReports.Local.AsQueryable().FirstOrDefault(same) ?? await data.HoursReports.FirstOrDefaultAsync(same)) is { } stands) return stands.Id;
-        var row = new HoursReportRow { Id = figure.Id ?? Guid.CreateVersion7(), Source = form, ReceivedAt = now, Machine = figure.Machine, EngineId = engineId, Date = figure.Date, Hours = figure.Hours, Written = figure.Written, Doubt = judged.Doubt!.Value, PerhapsHours = judged.PerhapsHours, Who = who };
+        var row = new HoursReportRow { Id = figure.Id ?? Guid.CreateVersion7(), Source = form, ReceivedAt = now, Machine = figure.Machine, EngineId = engineId, Date = figure.Date, Hours = hours, Written = figure.Written, Doubt = judged.Doubt!.Value, PerhapsHours = perhaps, Who = who };
         data.HoursReports.Add(row);
         return row.Id;
     }
 
-    private async Task<(EngineRow Engine, List<MeterReadingRow> Readings)?> EngineAsync(Guid id)
+    /// <summary>Reads the meters of several engines at once.</summary>
+    public async Task KnowAsync(IReadOnlyCollection<Guid> ids)
+    {
+        var rows = await data.Engines.AsNoTracking().Where(e => ids.Contains(e.Id) && e.ArchivedAt == null).ToListAsync();
+        var readings = (await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId)).ToListAsync()).ToLookup(m => m.EngineId);
+        foreach (var engine in rows) engines.TryAdd(engine.Id, (engine, [.. readings[engine.Id]]));
+    }
+
+    /// <summary>An engine in use with its meter as it stands now, what was taken before in the same go included; null where there is none.</summary>
+    public async Task<(EngineRow Engine, List<MeterReadingRow> Readings)?> EngineAsync(Guid id)
     {
         if (engines.TryGetValue(id, out var known)) return known;
         if (await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id && e.ArchivedAt == null) is not { } engine) return null;

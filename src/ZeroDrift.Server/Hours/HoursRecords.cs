@@ -4,7 +4,11 @@ using ZeroDrift.Data.Model;
 namespace ZeroDrift.Server.Hours;
 
 /// <summary>What becomes of a figure: taken, known (it stands already), waiting.</summary>
-public sealed record HoursOutcome(string Outcome, string Machine, Guid? EngineId, string? Engine, DateOnly? Date, double? Hours, string Written, HoursDoubt? Doubt, double? PerhapsHours, string? Sentence, Guid? WaitingId);
+public sealed record HoursOutcome(string Outcome, string Machine, Guid? EngineId, string? Engine, DateOnly? Date, double? Hours, string Written, HoursDoubt? Doubt, double? PerhapsHours, string? Sentence, Guid? WaitingId)
+{
+    /// <summary>The two figures it could be, where it could be two.</summary>
+    public IReadOnlyList<double>? Ways { get; init; }
+}
 
 /// <summary>What a file, a feed or a round brought.</summary>
 public sealed record HoursReport(string Form, int Taken, int Known, int Waiting, IReadOnlyList<HoursOutcome> Figures);
@@ -28,6 +32,9 @@ public sealed record WaitingFigure
     public required string Written { get; init; }
     public required HoursDoubt Doubt { get; init; }
     public double? PerhapsHours { get; init; }
+
+    /// <summary>The two figures it could be, where it could be two: say which.</summary>
+    public IReadOnlyList<double>? Ways { get; init; }
     public required string Sentence { get; init; }
 
     /// <summary>What the meter showed last, to compare.</summary>

@@ -14,19 +14,16 @@ internal static class Suspicion
     /// <param name="engineId">Of one engine; null for all.</param>
     public static async Task<ILookup<InstrumentRow, SuspectVisit>> OfAsync(ZeroDriftContext data, Guid? engineId = null)
     {
-        var found = new List<(InstrumentRow Instrument, SuspectVisit Visit)>();
-        foreach (var instrument in await data.Instruments.AsNoTracking().Where(i => i.Withdrawn != null).OrderBy(i => i.Name).ToListAsync())
-        {
-            var visits = await data.Visits.AsNoTracking()
-                .Where(v => v.State == VisitState.Signed && !v.OutOfTrend && v.Instruments.Any(i => i.NameKey == instrument.NameKey) && (engineId == null || v.EngineId == engineId))
-                .OrderByDescending(v => v.Date).Select(v => new SuspectVisit(v.Id, v.EngineId, v.Engine!.Name, v.Date)).ToListAsync();
-            foreach (var visit in visits.Where(v => instrument.Check.MakesSuspect(v.Date)))
-                if (await IsUnansweredAsync(data, visit.VisitId)) found.Add((instrument, visit));
-        }
-        return found.ToLookup(f => f.Instrument, f => f.Visit);
+        var withdrawn = await data.Instruments.AsNoTracking().Where(i => i.Withdrawn != null).OrderBy(i => i.Name).ToListAsync();
+        var names = withdrawn.Select(i => i.NameKey).ToHashSet();
+        var used = await data.VisitInstruments.AsNoTracking().Where(i => names.Contains(i.NameKey))
+            .Join(data.Visits.Where(v => v.State == VisitState.Signed && !v.OutOfTrend && (engineId == null || v.EngineId == engineId)), i => i.VisitKey, v => v.Key, (i, v) => new { i.NameKey, v.Key, Visit = new SuspectVisit(v.Id, v.EngineId, v.Engine!.Name, v.Date) }).ToListAsync();
+        var found = (from instrument in withdrawn
+                     from visit in used.Where(u => u.NameKey == instrument.NameKey && instrument.Check.MakesSuspect(u.Visit.Date)).OrderByDescending(u => u.Visit.Date)
+                     select (Instrument: instrument, visit.Key, visit.Visit)).ToList();
+        var keys = found.Select(f => f.Key).ToHashSet();
+        // Nobody has said yet whether other blades made the figures.
+        var unanswered = (await VisitReader.AllAsync(data, data.Visits.Where(v => keys.Contains(v.Key)))).Where(v => !v.Visit.Answers.ContainsKey(VisitQuestion.OtherBlades)).Select(v => v.Row.Key).ToHashSet();
+        return found.Where(f => unanswered.Contains(f.Key)).ToLookup(f => f.Instrument, f => f.Visit);
     }
-
-    /// <summary>Nobody has said yet whether other blades made the figures.</summary>
-    private static async Task<bool> IsUnansweredAsync(ZeroDriftContext data, Guid visit) =>
-        !(await VisitReader.LoadAsync(data, visit))!.Visit.Answers.ContainsKey(VisitQuestion.OtherBlades);
 }

@@ -3,7 +3,7 @@ using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
 using ZeroDrift.Server.Sheets;
@@ -22,19 +22,12 @@ internal static class LogbookEndpoints
     }
 
     public static async Task<LogbookReport> Preview(HttpRequest request, ZeroDriftContext data, FleetDay day, string? letters = null) =>
-        (await new LogbookImport(data, await ReadAsync(request, letters), day.Today).RunAsync(false, false, day.Now)).Report;
+        await new LogbookImport(data, await ReadAsync(request, letters), day.Today).RunAsync(false, false, day.Now);
 
-    public static async Task<LogbookReport> Import(HttpRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled, bool goodOnly = false, string? letters = null)
+    public static async Task<LogbookReport> Import(HttpRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled, bool goodOnly = false, string? letters = null)
     {
         var file = await ReadAsync(request, letters);
-        var (report, types) = await gate.RunAsync(async data =>
-        {
-            var (done, touched) = await new LogbookImport(data, file, day.Today).RunAsync(true, goodOnly, day.Now);
-            await data.SaveChangesAsync();
-            return (done, await OutlookKeeper.RefreshAsync(data, touched, day.Today));
-        }, cancelled);
-        foreach (var type in types) refits.Want(type);
-        return report;
+        return await gate.RunAsync(data => new LogbookImport(data, file, day.Today).RunAsync(true, goodOnly, day.Now), cancelled);
     }
 
     /// <summary>Every kept reading of signed visits, in the format that comes in; of one engine or of all.</summary>

@@ -2,6 +2,7 @@ using System.Globalization;
 using CsvHelper;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
@@ -36,7 +37,7 @@ internal static class LogbookExport
         var notes = visit.Entries.OfType<Noted>().Where(n => n.Point == work.Point.Label).Select(n => n.Text);
         csv.WriteField(engine);
         csv.WriteField(row.Date.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture));
-        csv.WriteField(row.TotalHours);
+        csv.WriteField(Hours(row.TotalHours));
         csv.WriteField(work.Point.Cylinder);
         csv.WriteField(work.Point.Kind.Word() + (work.Point.Place is null ? "" : " " + work.Point.Place));
         csv.WriteField(Written(found, unit));
@@ -54,6 +55,9 @@ internal static class LogbookExport
         csv.WriteField(row.OutOfTrend ? row.OutOfTrendBecause ?? "no" : "yes");
         await csv.NextRecordAsync();
     }
+
+    /// <summary>Hours whose fraction nobody can take for thousands: 999.125 goes out as 999.1250.</summary>
+    private static string Hours(double? hours) => hours is not { } total ? "" : total.ToString("0.####", CultureInfo.InvariantCulture) is var text && WrittenHours.Ways(text).Count > 1 ? text + "0" : text;
 
     private static string UnitOf(ReadingWork reading) => reading.Figure?.Unit ?? (reading.Tries.Count > 0 ? WrittenFigure.Name(reading.Tries[^1].Unit) : "mm");
 

@@ -1,5 +1,7 @@
+using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Measuring;
@@ -22,7 +24,7 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
 
     /// <summary>Understands the file; with <paramref name="save"/> the good rows are brought in.</summary>
     /// <returns>The report, and the engines that got something new.</returns>
-    public async Task<(LogbookReport Report, IReadOnlyList<Guid> Touched)> RunAsync(bool save, bool goodOnly, DateTime now)
+    public async Task<LogbookReport> RunAsync(bool save, bool goodOnly, DateTime now)
     {
         await fleet.LoadAsync(data, file.Rows.Select(r => r.Engine));
         Match();
@@ -48,15 +50,17 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
             Saved = save,
         };
         if (save && fresh.Count > 0) await new LogbookWriter(data, fleet, now).WriteAsync(visits.OrderBy(v => v.Key.Date).Select(v => v.ToList()));
-        return (report, [.. fresh.Select(r => r.EngineRow!.Id).Distinct()]);
+        return report;
     }
 
     /// <summary>Left as found is one reading, not two.</summary>
     internal static bool IsOwnLeft(LogbookRow row) => row.Left is not null && !(row.Found is not null && Same(row.Found, row.Left));
 
-    /// <summary>Half a ten-thousandth of an inch either way is the same figure, in whichever unit it was written.</summary>
-    internal static bool Same(Reading a, Reading b) => (Near(a.EstimateMm, b.EstimateMm) && Near(a.LowerMm, b.LowerMm) && Near(a.UpperMm, b.UpperMm))
-        || (a.EstimateMm is not null && b.EstimateMm is not null && Near(a.EstimateMm, b.EstimateMm));
+    /// <summary>Equal bounds, or two figures that are one: half a ten-thousandth of an inch either way, in whichever unit it was written. A figure in the middle of a bracket is another.</summary>
+    internal static bool Same(Reading a, Reading b) => Near(a.EstimateMm, b.EstimateMm) && Near(a.LowerMm, b.LowerMm) && Near(a.UpperMm, b.UpperMm);
+
+    /// <summary>A figure that stands, as a logbook has it: what dragged is written as its figure alone.</summary>
+    private static Reading AsWritten(ReadingRow stands, string unit) => WrittenFigure.Parse(WrittenFigure.Write(stands.ToReading(), WrittenFigure.Unit(unit), stands.Dragged), WrittenFigure.Unit(unit), "as found");
 
     private static bool Near(double? a, double? b) => (a is null && b is null) || (a is { } x && b is { } y && Math.Abs(x - y) < 0.00015);
 
@@ -135,9 +139,9 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
         if (Standing(visit, row.Point!.Label, stage) is not { } stands)
         {
             // An untouched point exports its one reading in both columns.
-            return !(stage == StandingStage.Left && Standing(visit, row.Point.Label, StandingStage.Found) is { } found && Same(found.ToReading(), reading));
+            return !(stage == StandingStage.Left && Standing(visit, row.Point.Label, StandingStage.Found) is { } found && Same(AsWritten(found, row.Unit), reading));
         }
-        if (Same(stands.ToReading(), reading)) return false;
+        if (Same(AsWritten(stands, row.Unit), reading)) return false;
         throw new BadInputException(column, $"{row.PointName} on {Said.Day(row.Date)} is already recorded as {WrittenFigure.Write(stands.ToReading(), WrittenFigure.Unit(row.Unit), stands.Dragged)} {row.Unit}, not {written}. Correct it in the record, with who and why.");
     }
 
@@ -147,23 +151,20 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
     {
         foreach (var engine in fresh.GroupBy(r => r.EngineRow!).ToList())
         {
-            var known = fleet.KnownHours(engine.Key);
+            // A logbook names total hours, through meter changes: it is one meter that was never replaced.
+            var known = fleet.KnownHours(engine.Key).Select(k => new MeterReading(k.Date, EngineHours.Of(k.TotalHours))).ToList();
             foreach (var visit in engine.GroupBy(r => r.Date).OrderBy(g => g.Key))
             {
                 var hours = visit.First().Hours;
-                var before = known.Where(k => k.Date < visit.Key).Select(k => (double?)k.TotalHours).Max();
-                var after = known.Where(k => k.Date > visit.Key).Select(k => (double?)k.TotalHours).Min();
+                var misfit = MeterHistory.Of(known).Misfit(new MeterReading(visit.Key, EngineHours.Of(hours)));
                 foreach (var row in visit.ToList())
                 {
-                    var message = row.Hours != hours ? FormattableString.Invariant($"{Said.Hours(row.Hours)}, but line {visit.First().Line} says {Said.Hours(hours)} for the same engine and day.")
-                        : row.Hours < before ? FormattableString.Invariant($"{Said.Hours(row.Hours)} on {Said.Day(row.Date)} is below {Said.Hours(before.Value)}, which {row.Engine} had already run before that day. Total engine hours are meant, through meter changes.")
-                        : row.Hours > after ? FormattableString.Invariant($"{Said.Hours(row.Hours)} on {Said.Day(row.Date)} is above {Said.Hours(after.Value)}, which {row.Engine} showed only later.")
-                        : null;
+                    var message = Math.Abs(row.Hours - hours) > 1e-9 ? $"{Said.Hours(row.Hours)}, but line {visit.First().Line} says {Said.Hours(hours)} for the same engine and day." : misfit is null ? null : $"{misfit.Sentence()} Total engine hours are meant, through meter changes.";
                     if (message is null) continue;
                     fresh.Remove(row);
                     bad.Add(new BadRow(row.Line, "engine hours", message, $"{row.Engine}, {Said.Day(row.Date)}, {row.PointName}, {row.Hours.ToString(System.Globalization.CultureInfo.InvariantCulture)}"));
                 }
-                if (fresh.Exists(r => r.EngineRow == engine.Key && r.Date == visit.Key)) known.Add((visit.Key, hours));
+                if (fresh.Exists(r => r.EngineRow == engine.Key && r.Date == visit.Key)) known.Add(new MeterReading(visit.Key, EngineHours.Of(hours)));
             }
         }
     }

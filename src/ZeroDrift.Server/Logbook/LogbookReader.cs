@@ -43,7 +43,7 @@ internal static class LogbookReader
         {
             try
             {
-                rows.Add(Row(row, letters));
+                rows.Add(Row(table, row, letters));
             }
             catch (BadInputException refused)
             {
@@ -55,7 +55,7 @@ internal static class LogbookReader
         return new LogbookFile(table.Separator, commas, table.Columns, table.Ignored, rows, bad);
     }
 
-    private static LogbookRow Row(SheetRow row, BookLetters? letters)
+    private static LogbookRow Row(SheetTable table, SheetRow row, BookLetters? letters)
     {
         var unit = WrittenFigure.Unit(row.Needed("unit", "write mm or thou"));
         var (kind, place) = Valve(row.Needed("valve", "write intake or exhaust, with front or rear where a cylinder has two"), letters);
@@ -66,7 +66,7 @@ internal static class LogbookReader
             Line = row.Line,
             Engine = row.Needed("engine", "name the engine as the yard does"),
             Date = SheetTable.Day(row.Needed("date", "give the day, like 2026-02-28")),
-            Hours = SheetTable.Hours(row.Needed("engine hours", "give the engine hours"), "engine hours"),
+            Hours = table.SureHours(row.Needed("engine hours", "give the engine hours"), "engine hours"),
             Cylinder = int.TryParse(row.Needed("cylinder", "give the cylinder's number"), NumberStyles.None, CultureInfo.InvariantCulture, out var cylinder)
                 ? cylinder
                 : throw new BadInputException("cylinder", $"'{row["cylinder"]}' is not a cylinder number."),
@@ -95,15 +95,20 @@ internal static class LogbookReader
 
     private static (LashKind, string?) Valve(string text, BookLetters? letters)
     {
+        // Spelt out first: an engine brake is two words, and what follows the name is the place.
+        foreach (var kind in Enum.GetValues<LashKind>())
+            if (text.StartsWith(kind.Word(), StringComparison.OrdinalIgnoreCase)) return (kind, Place(text[kind.Word().Length..]));
         var words = text.ToLowerInvariant().Split(' ', 2, StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
-        LashKind kind = words[0] switch
+        LashKind known = words[0] switch
         {
-            "in" or "intake" or "inlet" or "einlass" or "einlaß" => LashKind.Intake,
-            "ex" or "exhaust" or "auslass" or "auslaß" => LashKind.Exhaust,
+            "in" or "inlet" or "einlass" or "einlaß" => LashKind.Intake,
+            "ex" or "auslass" or "auslaß" => LashKind.Exhaust,
             "brake" => LashKind.EngineBrake,
-            [var letter] when (letters ?? BookLetters.IntakeExhaust).KindOf(letter) is { } known => known,
+            [var letter] when (letters ?? BookLetters.IntakeExhaust).KindOf(letter) is { } lettered => lettered,
             _ => throw new BadInputException("valve", $"'{text}' is not a valve; write intake or exhaust, or the letters of its book."),
         };
-        return (kind, words.Length > 1 ? words[1] : null);
+        return (known, words.Length > 1 ? words[1] : null);
+
+        static string? Place(string rest) => rest.Trim().ToLowerInvariant() is { Length: > 0 } place ? place : null;
     }
 }

@@ -5,6 +5,7 @@ using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
+using ZeroDrift.Data.Projections;
 using ZeroDrift.Data.Visits;
 
 namespace ZeroDrift.Server.Logbook;
@@ -58,7 +59,8 @@ internal sealed class LogbookWriter(ZeroDriftContext data, LogbookFleet fleet, D
         data.Visits.Add(visit);
         await data.SaveChangesAsync();
         data.Entries.AddRange(draft.Rows(visit.Key));
-        data.Readings.AddRange(VisitProjection.Readings(visit, folded));
+        var kept = VisitProjection.Rows(visit, folded);
+        data.AddRange([.. kept.Readings, .. kept.Instruments, .. kept.SameGaps, .. kept.LockPairs]);
         await data.SaveChangesAsync();
     }
 
@@ -71,7 +73,7 @@ internal sealed class LogbookWriter(ZeroDriftContext data, LogbookFleet fleet, D
         var added = draft.Rows(stored.Row.Key).Select(r => new EntryRow { VisitKey = r.VisitKey, Sequence = stored.Entries.Count + r.Sequence, Id = r.Id, Content = r.Content, ReceivedAt = now }).ToList();
         data.Entries.AddRange(added);
         var visit = VisitReader.Fold(stored.Context, stored.Entries.Concat(added));
-        await Exchange.ProjectAsync(data, stored.Row, visit, false, DateOnly.FromDateTime(now));
+        await Projector.VisitAsync(data, stored.Row, visit, justSigned: false);
     }
 
     private void Figures(VisitDraft draft, List<LogbookRow> rows)

@@ -2,7 +2,7 @@ using System.Collections.Concurrent;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 
 namespace ZeroDrift.Server.Outlooks;
 
@@ -10,8 +10,13 @@ namespace ZeroDrift.Server.Outlooks;
 /// Fits groups again in the background: a signature or a meter reading has brought its own engine up at once, its sisters follow. Asking twice
 /// while one waits is asking once.
 /// </summary>
-internal sealed class Refits(IServiceScopeFactory scopes, WriteGate gate, FleetDay day, ILogger<Refits> log) : BackgroundService
+internal sealed class Refits : BackgroundService
 {
+    private readonly IServiceScopeFactory scopes;
+    private readonly WriteGate gate;
+    private readonly FleetDay day;
+    private readonly ILogger<Refits> log;
+
     private static readonly TimeSpan Gather = TimeSpan.FromMilliseconds(300);
     private static readonly TimeSpan LookForStale = TimeSpan.FromMinutes(10);
 
@@ -21,11 +26,16 @@ internal sealed class Refits(IServiceScopeFactory scopes, WriteGate gate, FleetD
     private readonly ConcurrentDictionary<Guid, bool> wanted = new();
     private readonly SemaphoreSlim bell = new(0, 1);
 
-    /// <summary>Asks for a type to be fitted again.</summary>
-    public void Want(Guid? typeId)
+    public Refits(IServiceScopeFactory scopes, WriteGate gate, FleetDay day, ILogger<Refits> log)
     {
-        if (typeId is not { } id) return;
-        wanted[id] = true;
+        (this.scopes, this.gate, this.day, this.log) = (scopes, gate, day, log);
+        gate.RefitWanted += Want;
+    }
+
+    private void Want(IReadOnlySet<Guid> types)
+    {
+        if (types.Count == 0) return;
+        foreach (var id in types) wanted[id] = true;
         try
         {
             bell.Release();
@@ -34,6 +44,13 @@ internal sealed class Refits(IServiceScopeFactory scopes, WriteGate gate, FleetD
         {
             // It rings already.
         }
+    }
+
+    public override void Dispose()
+    {
+        gate.RefitWanted -= Want;
+        bell.Dispose();
+        base.Dispose();
     }
 
     /// <summary>Whether nothing waits to be fitted.</summary>
@@ -78,7 +95,7 @@ internal sealed class Refits(IServiceScopeFactory scopes, WriteGate gate, FleetD
         await using var scope = scopes.CreateAsyncScope();
         var before = day.Today.AddDays(-StaleDays);
         var types = await scope.ServiceProvider.GetRequiredService<ZeroDriftContext>().Outlooks.AsNoTracking().Where(o => o.AsOf < before).Select(o => o.EngineTypeId).Distinct().ToListAsync();
-        foreach (var type in types) Want(type);
+        Want(types.ToHashSet());
     }
 
     private async Task FitAsync(Guid typeId)

@@ -5,7 +5,7 @@ using ZeroDrift.Core;
 using ZeroDrift.Core.Jobs;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Planning;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;

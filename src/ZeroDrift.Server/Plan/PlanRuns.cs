@@ -1,7 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Planning;
 using ZeroDrift.Server.Outlooks;
 

@@ -4,7 +4,7 @@ using ZeroDrift.Core;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
-using ZeroDrift.Data.Storage;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
@@ -37,7 +37,7 @@ internal static class PlanSettingsEndpoints
         return request;
     }, cancelled);
 
-    public static async Task<IReadOnlyList<AwayResponse>> AddAway(AwayRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled) => await RefittedAsync(refits, () => gate.RunAsync(async data =>
+    public static async Task<IReadOnlyList<AwayResponse>> AddAway(AwayRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
     {
         if (request.PersonId is null == request.MachineId is null) throw new BadInputException("personId", "Say who is away, or which machine cannot be spared: one of the two.");
         if (request.PersonId is { } person && !await data.People.AnyAsync(p => p.Id == person)) throw new BadInputException("personId", "There is no such person.");
@@ -50,28 +50,16 @@ internal static class PlanSettingsEndpoints
         var id = Given.NewId(request.Id);
         if (!await data.Away.AnyAsync(a => a.Id == id)) data.Away.Add(new AwayRow { Id = id, PersonId = request.PersonId, MachineId = request.MachineId, From = from, To = to, Why = Given.Text(request.Why, "why", "why, such as leave, harvest or voyage", 100), LaidUp = laidUp });
         await data.SaveChangesAsync();
-        return (await PlanEndpoints.AwayAsync(data, day.Today), await AnewAsync(data, laidUp ? request.MachineId : null, day));
-    }, cancelled));
+        return await PlanEndpoints.AwayAsync(data, day.Today);
+    }, cancelled);
 
-    public static async Task<IReadOnlyList<AwayResponse>> RemoveAway(Guid id, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled) => await RefittedAsync(refits, () => gate.RunAsync(async data =>
+    public static async Task<IReadOnlyList<AwayResponse>> RemoveAway(Guid id, WriteGate gate, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
     {
         var away = await data.Away.FirstOrDefaultAsync(a => a.Id == id) ?? throw new NotFoundException("There is no such absence.");
         data.Away.Remove(away);
         await data.SaveChangesAsync();
-        return (await PlanEndpoints.AwayAsync(data, day.Today), await AnewAsync(data, away.LaidUp ? away.MachineId : null, day));
-    }, cancelled));
-
-    /// <summary>What stands still runs no hours: its engines' dates change at once, their types follow behind.</summary>
-    private static async Task<IReadOnlySet<Guid>> AnewAsync(ZeroDriftContext data, Guid? machineId, FleetDay day) => machineId is { } machine
-        ? await OutlookKeeper.RefreshAsync(data, await data.Engines.Where(e => e.MachineId == machine && e.ArchivedAt == null).Select(e => e.Id).ToListAsync(), day.Today)
-        : new HashSet<Guid>();
-
-    private static async Task<IReadOnlyList<AwayResponse>> RefittedAsync(Refits refits, Func<Task<(IReadOnlyList<AwayResponse> Away, IReadOnlySet<Guid> Types)>> write)
-    {
-        var (away, types) = await write();
-        foreach (var type in types) refits.Want(type);
-        return away;
-    }
+        return await PlanEndpoints.AwayAsync(data, day.Today);
+    }, cancelled);
 
     public static async Task<GroupResponse> Group(GroupRequest request, WriteGate gate, CancellationToken cancelled) => await gate.RunAsync(async data =>
     {

@@ -3,6 +3,7 @@ using System.Text;
 using CsvHelper;
 using CsvHelper.Configuration;
 using ZeroDrift.Core;
+using ZeroDrift.Core.Hours;
 
 namespace ZeroDrift.Server.Sheets;
 
@@ -31,6 +32,9 @@ internal sealed record SheetTable(char Separator, IReadOnlyList<string> Columns,
 {
     public const int MostRows = 100_000;
 
+    /// <summary>The sign before fractions in a column of hours, once it was looked for.</summary>
+    private readonly Dictionary<string, char?> signs = [];
+
     /// <summary>Reads a file.</summary>
     /// <param name="bytes">The file.</param>
     /// <param name="known">The columns it may have.</param>
@@ -39,11 +43,10 @@ internal sealed record SheetTable(char Separator, IReadOnlyList<string> Columns,
     public static SheetTable Read(byte[] bytes, IReadOnlyList<SheetColumn> known, params string[] needed)
     {
         var text = Text(Spreadsheet.AsCsv(bytes));
-        var header = text.AsSpan(0, Math.Max(0, text.IndexOf('\n')) is var end && end > 0 ? end : text.Length).ToString();
-        var separator = ((char[])[';', '\t', ',']).MaxBy(c => header.Count(h => h == c));
         var configuration = new CsvConfiguration(CultureInfo.InvariantCulture)
         {
-            Delimiter = separator.ToString(),
+            DetectDelimiter = true,
+            DetectDelimiterValues = [";", "\t", ","],
             TrimOptions = TrimOptions.Trim,
             BadDataFound = null,
             MissingFieldFound = null,
@@ -54,6 +57,7 @@ internal sealed record SheetTable(char Separator, IReadOnlyList<string> Columns,
         using var parser = new CsvParser(new StringReader(text), configuration);
         if (!parser.Read() || parser.Record is not { } names) throw new BadInputException("file", "The file is empty; it begins with a line that names its columns.");
         var (columns, ignored) = Named(names, known, needed);
+        var separator = parser.Delimiter[0];
         var rows = new List<SheetRow>();
         while (parser.Read())
         {
@@ -79,14 +83,23 @@ internal sealed record SheetTable(char Separator, IReadOnlyList<string> Columns,
             : $"'{text}' is not a date; write it like 2026-02-28 or 28.02.2026.");
     }
 
-    /// <summary>12 345,5 and 12345.5 are hours; 12,345.5 would be a guess.</summary>
-    /// <exception cref="BadInputException">Field <paramref name="field"/>.</exception>
-    public static double Hours(string text, string field)
+    /// <summary>What a cell of a column of hours can mean: one figure, or two where nothing in the column tells.</summary>
+    /// <exception cref="BadInputException">Field <paramref name="column"/>: no figure, or none of hours.</exception>
+    public IReadOnlyList<double> Hours(string text, string column)
     {
-        var plain = text.Replace(" ", "", StringComparison.Ordinal).Replace("\u00a0", "", StringComparison.Ordinal).Replace("\u202f", "", StringComparison.Ordinal).Replace(',', '.');
-        if (double.TryParse(plain, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var hours) && hours is >= 0 and <= 1_000_000) return hours;
-        throw new BadInputException(field, $"'{text}' is not a number of hours from 0 to 1000000.");
+        if (!signs.TryGetValue(column, out var sign)) signs[column] = sign = WrittenHours.DecimalSign(Rows.Select(r => r[column]));
+        var ways = WrittenHours.Ways(text, sign);
+        if (ways.Count == 0 || ways.All(h => h > EngineHours.Most)) throw new BadInputException(column, $"'{text}' is not a number of hours from 0 to 1000000.");
+        return [.. ways.Where(h => h <= EngineHours.Most)];
     }
+
+    /// <summary>The same where it must be one figure.</summary>
+    /// <exception cref="BadInputException">Field <paramref name="column"/>: no figure of hours, or one that could be two.</exception>
+    public double SureHours(string text, string column) => Hours(text, column) is [var sure] ? sure : throw new BadInputException(column, EitherWay(text, Hours(text, column)));
+
+    /// <summary>The question that a figure asks which could be two.</summary>
+    public static string EitherWay(string text, IReadOnlyList<double> ways) =>
+        $"'{text}' could be {string.Join(" or ", ways.Select(Said.Hours))}. Write it without a sign between thousands, or say which it is.";
 
     /// <summary>Bytes as text: UTF-8, else as older spreadsheets write.</summary>
     /// <exception cref="BadInputException">Field <c>file</c>: empty or no text.</exception>

@@ -9,8 +9,8 @@ using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Shims;
-using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;
@@ -57,7 +57,7 @@ internal static class VisitEndpoints
             Refused = [.. refused.OrderBy(r => r.ReceivedAt).Select(Refused)],
             JudgedLater = await LaterJudgement.OfAsync(data, stored, day.At(stored.Row.EngineId)),
             NewerRevision = await NewerRevision.OfAsync(data, stored, day.At(stored.Row.EngineId)),
-            ClosesJob = stored.Visit is { State: VisitState.Open, Opened: { JobId: null } opened } ? await JobOfVisit.FindAsync(data, opened) : null,
+            ClosesJob = stored.Visit is { State: VisitState.Open, Opened: { } opened } ? await JobOfVisit.FindAsync(data, opened) : null,
             ContextId = stored.Row.ContextId,
             ContextAsked = stored.Row.ContextAsked,
             Context = stored.Context.Record,
@@ -73,18 +73,12 @@ internal static class VisitEndpoints
         return new EntriesResponse([.. rows.Select(VisitReader.Exchanged)]);
     }
 
-    public static async Task<ExchangeResponse> Take(Guid visitId, HttpRequest request, WriteGate gate, FleetDay day, Refits refits, CancellationToken cancelled)
+    public static async Task<ExchangeResponse> Take(Guid visitId, HttpRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {
         if (visitId == Guid.Empty) throw new BadInputException("visitId", "A visit needs an identifier of its own (a UUID).");
         using var json = await JsonDocument.ParseAsync(request.Body, new JsonDocumentOptions { MaxDepth = 32 }, cancelled);
         var (after, sent) = Envelope(json.RootElement);
-        var answer = await gate.RunAsync(async data =>
-        {
-            var taken = await new Exchange(data, day.Now, day.At).TakeAsync(visitId, after, sent);
-            if (taken is not null) await ShimFittings.TakeInOverAsync(data, visitId);
-            return taken;
-        }, cancelled) ?? throw NotThere();
-        refits.Want(answer.RefitType);
+        var answer = await gate.RunAsync(data => new Exchange(data, day.Now, day.At).TakeAsync(visitId, after, sent), cancelled) ?? throw NotThere();
         return new ExchangeResponse(answer.Head, [.. answer.Outcomes.Select(o => new EntryOutcomeResponse(o.Id, o.Outcome, o.Sequence, o.Problem))], answer.Entries);
     }
 

@@ -15,21 +15,6 @@ public class HoursTests
         Assert.Equal(H(5130), history.TotalOn(history.Latest!.Value.Date.AddDays(1), H(130)));
     }
 
-    [Theory]
-    [InlineData(10, 90, "hours", "below the last reading")]
-    [InlineData(1, 200, "hours", "more than 24 h a day")]
-    [InlineData(-1, 120, "date", "comes before it")]
-    [InlineData(1, double.NaN, "hours", "must be from 0")]
-    public void A_reading_that_cannot_be_is_refused_with_the_reason(int day, double shown, string field, string reason)
-    {
-        var history = MeterHistory.Of([new(Start, H(100))]);
-
-        var complaint = Assert.Throws<BadInputException>(() => history.Check(new MeterReading(Start.AddDays(day), H(shown))));
-
-        Assert.Equal(field, complaint.Field);
-        Assert.Contains(reason, complaint.Message, StringComparison.Ordinal);
-    }
-
     [Fact] // reference library: SciPy stats.theilslopes; figures and script in tests/reference/theil_sen.py
     public void The_slope_is_that_of_the_reference_library()
     {

@@ -18,8 +18,12 @@ public sealed class ReportedHoursTests
     [InlineData(0, 14940000, HoursDoubt.WrongUnit, 4150.0)]
     [InlineData(2, 4150, HoursDoubt.StillToCome, null)]
     [InlineData(0, -1, HoursDoubt.Unreadable, null)]
-    public void It_fits_or_it_waits_with_what_speaks_against_it(int day, double shown, HoursDoubt? doubt, double? perhaps) =>
-        Assert.Equal(new ReportedHours(doubt, perhaps), ReportedHours.Of(Meter, Today.AddDays(day), shown, Today));
+    public void It_fits_or_it_waits_with_what_speaks_against_it(int day, double shown, HoursDoubt? doubt, double? perhaps)
+    {
+        var judged = ReportedHours.Of(Meter, Today.AddDays(day), shown, Today);
+
+        Assert.Equal((doubt, perhaps), (judged.Doubt, judged.PerhapsHours));
+    }
 
     [Fact]
     public void A_day_before_there_were_such_engines_is_no_day() =>

@@ -3140,6 +3140,23 @@ export interface components {
             /** Format: double */
             totalHours: number;
         };
+        /** @description A job that waits for the engine. */
+        EngineJob: {
+            /**
+             * Format: uuid
+             * @description Its identifier.
+             */
+            id: string;
+            /** @description What it is. */
+            title: string;
+            /**
+             * Format: date
+             * @description The day it stands on in the plan; null where it has none.
+             */
+            plannedOn: null | string;
+            /** @description Signing an overhead closes it, if the opening names no other. */
+            closedByOverhead: boolean;
+        };
         EnginePointResponse: {
             /** Format: uuid */
             id: string;
@@ -3196,6 +3213,8 @@ export interface components {
             registration?: null | string;
             /** @description The visits that left points waiting for a part, the newest first; another can go on with them. */
             waiting: components["schemas"]["AwaitingPoints"][];
+            /** @description Its open jobs; one of them is closed by the signature of an overhead or a build, whatever the door it is opened by. */
+            jobs: components["schemas"]["EngineJob"][];
             /** @description Marks found or chalked at its visits. */
             marks: components["schemas"]["MarkRecord"][];
             /** Format: double */
@@ -4873,7 +4892,7 @@ export interface components {
             most?: null | number;
         };
         /** @enum {string} */
-        HoursDoubt: "unknownMachine" | "backwards" | "fasterThanClock" | "wrongUnit" | "stillToCome" | "unreadable" | "cutOff";
+        HoursDoubt: "unknownMachine" | "backwards" | "fasterThanClock" | "wrongUnit" | "stillToCome" | "twoWays" | "unreadable" | "cutOff";
         /** @description Hours until the adjustment is used up, with the 10 to 90 % band of the rate; an end is null where its rate does not use it up. */
         HoursLeft: {
             /** Format: double */
@@ -4901,6 +4920,8 @@ export interface components {
             sentence: null | string;
             /** Format: uuid */
             waitingId: null | string;
+            /** @description The two figures it could be, where it could be two. */
+            ways?: null | number[];
         };
         /** @description What a file, a feed or a round brought. */
         HoursReport: {
@@ -6858,6 +6879,7 @@ export interface components {
             stoppedAt?: null | string;
             /** Format: double */
             hotMinutes?: null | number;
+            stillness?: null | components["schemas"]["StillnessRecord"];
             narrowBlade?: boolean;
             runningMethod?: boolean;
             /** Format: double */
@@ -7428,6 +7450,14 @@ export interface components {
             /** @description A look at what was fitted at its point: only a tick after the last fitting or turning counts. */
             afterFitting?: boolean;
         };
+        /** @description Since when nothing was written down, from when on it is asked whether that was a pause, and whether one is on. */
+        StillnessRecord: {
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            askAt: string;
+            isPaused: boolean;
+        };
         /** @description A mark at a stop: so many degrees on from it, before it where negative. */
         StopMarkRecord: {
             name: string;
@@ -7941,6 +7971,8 @@ export interface components {
             doubt: components["schemas"]["HoursDoubt"];
             /** Format: double */
             perhapsHours?: null | number;
+            /** @description The two figures it could be, where it could be two: say which. */
+            ways?: null | number[];
             sentence: string;
             /**
              * Format: double

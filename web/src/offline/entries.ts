@@ -7,8 +7,8 @@ export type Felt = Schemas['Feel']
 type Stamp = 'id' | 'at' | 'by' | 'device'
 type Unstamped<T> = T extends unknown ? Omit<T, Stamp> : never
 
-/** What a device adds to a visit: one of these a line, as the contract has them. */
-export type Entry = Unstamped<Schemas['EntryRequest']>
+/** What a device adds to a visit: one of these a line, as the contract has them. A pause is told after it, with its own time; all else is of now. */
+export type Entry = Unstamped<Schemas['EntryRequest']> & { at?: string }
 
 /** The entry of one kind. */
 export type EntryOf<K extends Entry['kind']> = Extract<Entry, { kind: K }>

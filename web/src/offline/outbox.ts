@@ -21,7 +21,7 @@ export const openedHere = computed(() =>
 
 /** An entry with all that goes with it. */
 export const written = (entry: Entry, by: string): WrittenEntry =>
-  ({ ...entry, id: newId(), at: new Date().toISOString(), by, device: deviceName() }) as WrittenEntry
+  ({ at: new Date().toISOString(), ...entry, id: newId(), by, device: deviceName() }) as WrittenEntry
 
 /** Writes entries down on this device before anything else happens, all or none, in their order. What the device cannot keep is kept by the page. */
 export async function writeDown(visitId: string, entries: Entry[], by: string): Promise<WrittenEntry[]> {

@@ -17,7 +17,7 @@ internal static class AheadEndpoints
 
     public static void MapShimsAhead(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/engines/{id:guid}/left", (Guid id, ZeroDriftContext data) => LeftView.OfAsync(id, data)).WithTags("Engines").WithName("engine-left").Refuses(404);
+        api.MapGet("/engines/{id:guid}/left", (Guid id, ZeroDriftContext data, FleetDay day) => LeftView.OfAsync(id, data, day)).WithTags("Engines").WithName("engine-left").Refuses(404);
         api.MapGet("/engines/{id:guid}/shims", OfEngine).WithTags("Shims").WithName("engine-shims").Refuses(404);
         api.MapGet("/sites/{id:guid}/shims-to-hold", OfSite).WithTags("Shims").WithName("site-shims").Refuses(404);
     }
@@ -25,9 +25,9 @@ internal static class AheadEndpoints
     public static async Task<EngineShimsResponse> OfEngine(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
     {
         var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException("There is no such engine.");
-        var shims = await ShimsAhead.LoadAsync(data, id) ?? throw new NotFoundException($"{row.Name} has no shims.");
+        var shims = await ShimsAhead.LoadAsync(data, id, day.Today) ?? throw new NotFoundException($"{row.Name} has no shims.");
         var due = Due(row, day.At(id), MostDays);
-        var decided = await DecidedAsync(data, id);
+        var decided = Decided(await ShimJobEndpoints.List(data, id, true), id);
         var after = shims.After(HoursUntil(row, due ?? day.At(id), day.At(id))).Where(p => !decided.Contains(p.Point)).ToList();
         return new EngineShimsResponse
         {
@@ -48,11 +48,14 @@ internal static class AheadEndpoints
         var until = day.Today.AddYears(1);
         var wants = new List<(ShimSort Sort, PointAtNext Point)>();
         var (engines, notKnown) = (new List<string>(), new List<string>());
-        foreach (var row in (await yard.AllAsync(data)).Where(r => r.Site == site.Name))
+        var rows = (await yard.AllAsync(data)).Where(r => r.Site == site.Name).ToList();
+        var ahead = await ShimsAhead.LoadAsync(data, [.. rows.Select(r => r.EngineId)], day.Today);
+        var jobs = await ShimJobEndpoints.List(data, null, true);
+        foreach (var row in rows)
         {
             var today = day.At(row.EngineId);
-            if (Due(row, today, until.DayNumber - today.DayNumber) is not { } due || await ShimsAhead.LoadAsync(data, row.EngineId) is not { } shims) continue;
-            var decided = await DecidedAsync(data, row.EngineId);
+            if (Due(row, today, until.DayNumber - today.DayNumber) is not { } due || !ahead.TryGetValue(row.EngineId, out var shims)) continue;
+            var decided = Decided(jobs, row.EngineId);
             var after = shims.After(HoursUntil(row, due, today)).Where(p => !decided.Contains(p.Point)).ToList();
             wants.AddRange(after.Select(p => (ShimSort.Of(shims.Access, shims.Type.ShimDiameterMm), p)));
             (after.Count + decided.Count > 0 ? engines : notKnown).Add(row.Name);
@@ -66,8 +69,8 @@ internal static class AheadEndpoints
     }
 
     /// <summary>Points whose shim is decided and laid out or on order: nobody carries another for them.</summary>
-    private static async Task<IReadOnlyList<string>> DecidedAsync(ZeroDriftContext data, Guid engineId) =>
-        [.. from job in await ShimJobEndpoints.List(data, engineId, true)
+    private static IReadOnlyList<string> Decided(IReadOnlyList<ShimJobResponse> jobs, Guid engineId) =>
+        [.. from job in jobs
             from place in job.Places
             where !place.Fitted && job.Engines.Any(e => e.VisitId == place.VisitId && e.EngineId == engineId)
             select place.Point];

@@ -57,7 +57,7 @@ internal sealed class BenchEngine
         var bench = new BenchEngine(stored, engine.Name, engine.Machine!.SiteId, engine.Machine.Site!.Name, engine.EngineType!.ShimDiameterMm);
         if (bench.Shims.Count == 0) throw new BadInputException("visits", $"{engine.Name} has no shims to decide on.");
         if (stored.Row.State == VisitState.Abandoned) throw new BadInputException("visits", $"The visit of {engine.Name} was given up; its figures decide nothing.");
-        bench.history = await ShimHistory.OfAsync(data, engine.Id, visitId);
+        bench.history = [.. (await ShimHistory.OfAsync(data, [engine.Id], visitId))[engine.Id]];
         return bench;
     }
 

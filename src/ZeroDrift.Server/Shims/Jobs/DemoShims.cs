@@ -1,8 +1,8 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
+using ZeroDrift.Data.Writing;
 using ZeroDrift.Planning.Shims;
 using ZeroDrift.Server.Outlooks;
 using ZeroDrift.Server.Shims.Bench;

@@ -20,7 +20,7 @@ internal static class ShimJobView
         var engines = await data.Engines.AsNoTracking().Where(e => ids.Contains(e.Id)).ToDictionaryAsync(e => e.Id, e => e.Name);
         var names = fittings.ToDictionary(f => f.Key, f => engines[f.Value.Measured.Row.EngineId]);
         var drawers = await data.ShimDrawers.AsNoTracking().ToDictionaryAsync(d => d.Id, d => d.Name);
-        var meters = (await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId) && !m.Withdrawn).ToListAsync()).ToLookup(m => m.EngineId);
+        var meters = (await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId)).ToListAsync()).ToLookup(m => m.EngineId);
         var dropped = job.Events.Exists(e => e.Kind == ShimJobEventKind.Dropped);
         var waits = job.Places.Exists(p => p is { Origin: ShimOrigin.Buy, ActId: null });
         var byVisit = new List<ShimJobEngine>();

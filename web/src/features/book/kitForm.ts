@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client'
+import { notHours, typedHours } from '../../shared/figures/typedHours'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 
 /** What a job takes, as it is typed. */
@@ -34,9 +35,9 @@ export const kitOf = (type: Schemas['EngineTypeResponse']): KitForm => ({
 /** What can be told wrong before anything is sent, by field. */
 export function kitComplaints(kit: KitForm): Record<string, string | undefined> {
   const complaints: Record<string, string | undefined> = {
-    gasketHours: notANumber(kit.gasketHours),
+    gasketHours: notHours(kit.gasketHours),
     hotMinutes: notANumber(kit.hotMinutes),
-    resetHotHours: notANumber(kit.resetHotHours),
+    resetHotHours: notHours(kit.resetHotHours),
     sameWithinMm: notANumber(kit.sameWithin),
     shimDiameterMm: notANumber(kit.shimDiameter),
     screwFreeMm: notANumber(kit.screwFree),
@@ -49,9 +50,9 @@ export function kitComplaints(kit: KitForm): Record<string, string | undefined> 
 /** As the server wants it; numbers that were emptied are named, since nothing given leaves what stands. */
 export function kitRequest(kit: KitForm) {
   const numbers = {
-    gasketHours: typedNumber(kit.gasketHours) ?? null,
+    gasketHours: typedHours(kit.gasketHours) ?? null,
     hotMinutes: typedNumber(kit.hotMinutes) ?? null,
-    resetHotHours: typedNumber(kit.resetHotHours) ?? null,
+    resetHotHours: typedHours(kit.resetHotHours) ?? null,
     sameWithinMm: typedNumber(kit.sameWithin) ?? null,
     shimDiameterMm: typedNumber(kit.shimDiameter) ?? null,
     screwFreeMm: typedNumber(kit.screwFree) ?? null,

@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
+import { notHours, typedHours } from '../../shared/figures/typedHours'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 import { bridgesOf, list, screws, sizesOf, uniflowOf } from './adjusterForm'
 import { emptySchools, schoolComplaints, schoolRequest, schoolsOf } from './schoolForm'
@@ -156,11 +157,11 @@ export function typeComplaints(form: TypeForm): Record<string, string | undefine
     clearancePerTravel: notANumber(form.ratio),
     rampGuardDeg: notANumber(form.guard),
     toolTurnsPerCrankTurn: notANumber(form.toolTurns),
-    bookHours: notANumber(form.bookHours),
+    bookHours: notHours(form.bookHours),
     bookMonths: notANumber(form.bookMonths),
-    firstCheckHours: notANumber(form.firstCheck),
-    breakInHours: notANumber(form.breakIn),
-    jobHours: notANumber(form.jobHours),
+    firstCheckHours: notHours(form.firstCheck),
+    breakInHours: notHours(form.breakIn),
+    jobHours: notHours(form.jobHours),
     valveTiming:
       timing && (timing.length !== 4 || timing.some(Number.isNaN))
         ? 'Give four figures: intake opens, intake closes, exhaust opens, exhaust closes; or leave it empty.'
@@ -261,11 +262,11 @@ export function typeRequest(form: TypeForm, labels: string[] = []): Schemas['Eng
     rotation: form.turns && form.from ? `${form.turns} seen from the ${form.from}` : null,
     barringTool: form.tool || null,
     toolTurnsPerCrankTurn: typedNumber(form.toolTurns) ?? null,
-    bookHours: typedNumber(form.bookHours) ?? null,
+    bookHours: typedHours(form.bookHours) ?? null,
     bookMonths: typedNumber(form.bookMonths) ?? null,
-    firstCheckHours: typedNumber(form.firstCheck) ?? null,
-    breakInHours: typedNumber(form.breakIn) ?? null,
-    jobHours: typedNumber(form.jobHours) ?? null,
+    firstCheckHours: typedHours(form.firstCheck) ?? null,
+    breakInHours: typedHours(form.breakIn) ?? null,
+    jobHours: typedHours(form.jobHours) ?? null,
     spec: form.spec.noFigures ? null : specRequest(form.spec),
     noFigures: form.spec.noFigures,
   }

@@ -5,10 +5,10 @@ import { sentence } from '../../api/client'
 import { queries } from '../../api/queries'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
-import NumberField from '../../shared/fields/NumberField.vue'
+import HoursField from '../../shared/fields/HoursField.vue'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
-import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import { notHours, typedHours } from '../../shared/figures/typedHours'
 
 /** From hours to a date and back, by the engine's own use. */
 const props = defineProps<{ engineId: string }>()
@@ -16,7 +16,7 @@ const shown = ref(false)
 const figure = ref('')
 const date = ref('')
 const asked = computed(() => ({
-  ...(figure.value.trim() && !notANumber(figure.value) ? { hours: typedNumber(figure.value) } : {}),
+  ...(figure.value.trim() && !notHours(figure.value) ? { hours: typedHours(figure.value) } : {}),
   ...(date.value ? { date: date.value } : {}),
 }))
 const ahead = useQuery(() => ({
@@ -45,7 +45,7 @@ const busiest = computed(() => {
       >.
     </p>
     <Field v-slot="{ bind }" name="hours" label="When will the meter show">
-      <NumberField v-bind="bind" v-model="figure" unit="h" />
+      <HoursField v-bind="bind" v-model="figure" />
     </Field>
     <p v-if="use?.date" role="status">
       About <strong>{{ day(use.date) }}</strong>, between {{ day(use.earliest) }} and

@@ -8,10 +8,10 @@ import { newId } from '../../api/newId'
 import { useWrite, writes } from '../../api/writes'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
-import NumberField from '../../shared/fields/NumberField.vue'
+import HoursField from '../../shared/fields/HoursField.vue'
 import { day, today } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
-import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import { notHours, typedHours } from '../../shared/figures/typedHours'
 import { useMe } from '../../shared/fields/useMe'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
@@ -28,8 +28,8 @@ const wrong = ref<Schemas['MeterReadingResponse'] | null>(null)
 
 const form = useForm({
   check: () => ({
-    hours: notANumber(typed.hours) ?? (!typed.hours.trim() && 'Give what the meter shows, in hours.'),
-    newMeterShows: typed.replaced && notANumber(typed.newShows),
+    hours: notHours(typed.hours) ?? (!typed.hours.trim() && 'Give what the meter shows, in hours.'),
+    newMeterShows: typed.replaced && notHours(typed.newShows),
     why: wrong.value && !typed.why.trim() && 'Say why; the old reading stays beside the new one.',
   }),
   send: () =>
@@ -39,7 +39,7 @@ const form = useForm({
           readingId: wrong.value.id,
           id: typed.id,
           date: typed.date || null,
-          hours: typedNumber(typed.hours) ?? null,
+          hours: typedHours(typed.hours) ?? null,
           why: typed.why,
           who: me(),
         })
@@ -47,11 +47,11 @@ const form = useForm({
           engineId: props.engineId,
           id: typed.id,
           date: typed.date || null,
-          hours: typedNumber(typed.hours),
-          newMeterShows: typed.replaced ? typedNumber(typed.newShows) : null,
+          hours: typedHours(typed.hours),
+          newMeterShows: typed.replaced ? typedHours(typed.newShows) : null,
           who: me(),
         }),
-  done: (engine) => `${engine.row.name}: ${hours(typedNumber(typed.hours) ?? 0)} h kept.`,
+  done: (engine) => `${engine.row.name}: ${hours(typedHours(typed.hours) ?? 0)} h kept.`,
   undo: (engine) =>
     correct.mutateAsync({
       engineId: engine.row.engineId,
@@ -79,7 +79,7 @@ function putRight(reading: Schemas['MeterReadingResponse']) {
   <BModal v-model="shown" title="Read the hour meter" title-tag="h2" no-footer focus="form input, form select">
     <form novalidate @submit.prevent="form.submit">
       <Field v-slot="{ bind }" name="hours" :label="typed.replaced ? 'The old meter stopped at' : 'The meter shows'">
-        <NumberField v-bind="bind" v-model="typed.hours" unit="h" autofocus />
+        <HoursField v-bind="bind" v-model="typed.hours" autofocus />
       </Field>
       <Field v-slot="{ bind }" name="date" label="Read on"><DayField v-bind="bind" v-model="typed.date" /></Field>
       <Field v-if="wrong" v-slot="{ bind }" name="why" :label="`Why is the reading of ${day(wrong.date)} put right?`">
@@ -89,7 +89,7 @@ function putRight(reading: Schemas['MeterReadingResponse']) {
         The meter was replaced or reset
       </BFormCheckbox>
       <Field v-if="typed.replaced" v-slot="{ bind }" name="newMeterShows" label="The new meter shows">
-        <NumberField v-bind="bind" v-model="typed.newShows" unit="h" />
+        <HoursField v-bind="bind" v-model="typed.newShows" />
       </Field>
       <FormEnd>{{ wrong ? 'Put it right' : 'Keep the reading' }}</FormEnd>
     </form>

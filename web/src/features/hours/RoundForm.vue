@@ -8,7 +8,7 @@ import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
 import { day, today } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
-import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import { notHours, typedHours } from '../../shared/figures/typedHours'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { useTyped } from '../../shared/forms/useTyped'
@@ -30,7 +30,7 @@ const sites = computed(() => [...new Set(props.lines.map((l) => l.site))])
 const form = useForm({
   check: () => ({
     readings: filled.value.length === 0 && 'Type what at least one meter shows.',
-    ...Object.fromEntries(filled.value.map((l) => [l.engineId, notANumber(typed.figures[l.engineId]!)])),
+    ...Object.fromEntries(filled.value.map((l) => [l.engineId, notHours(typed.figures[l.engineId]!)])),
   }),
   send: () =>
     take.mutateAsync({
@@ -39,7 +39,7 @@ const form = useForm({
       readings: filled.value.map((l) => ({
         id: (typed.ids[l.engineId] ??= newId()),
         engineId: l.engineId,
-        hours: typedNumber(typed.figures[l.engineId]!) ?? null,
+        hours: typedHours(typed.figures[l.engineId]!) ?? null,
       })),
     }),
   done: (report) =>

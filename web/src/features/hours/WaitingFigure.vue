@@ -7,9 +7,9 @@ import type { Schemas } from '../../api/client'
 import { useWrite, writes } from '../../api/writes'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
-import NumberField from '../../shared/fields/NumberField.vue'
+import HoursField from '../../shared/fields/HoursField.vue'
 import { day } from '../../shared/figures/days'
-import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import { notHours, typedHours } from '../../shared/figures/typedHours'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { sourceWords } from '../../shared/words/hours'
@@ -35,8 +35,8 @@ const form = useForm({
       ? { why: !typed.why.trim() && 'Say why it is set aside.' }
       : {
           engineId: !typed.engineId && 'Choose the engine.',
-          hours: notANumber(typed.hours) ?? (!typed.hours.trim() && 'Give what the meter shows.'),
-          oldMeterShows: doing.value === 'meterReplaced' && notANumber(typed.old),
+          hours: notHours(typed.hours) ?? (!typed.hours.trim() && 'Give what the meter shows.'),
+          oldMeterShows: doing.value === 'meterReplaced' && notHours(typed.old),
         },
   send: () =>
     decide.mutateAsync(
@@ -47,13 +47,19 @@ const form = useForm({
             decision: doing.value,
             engineId: typed.engineId,
             date: typed.date || null,
-            hours: typedNumber(typed.hours) ?? null,
-            oldMeterShows: doing.value === 'meterReplaced' ? (typedNumber(typed.old) ?? null) : null,
+            hours: typedHours(typed.hours) ?? null,
+            oldMeterShows: doing.value === 'meterReplaced' ? (typedHours(typed.old) ?? null) : null,
             remember: remember.value && f.doubt === 'unknownMachine',
           },
     ),
   done: () => (doing.value === 'setAside' ? 'Set aside.' : 'Taken into the meter.'),
 })
+/** One of the two figures it could be, taken as it is said. */
+async function takeAs(hours: number) {
+  doing.value = 'take'
+  typed.hours = String(hours)
+  await form.submit()
+}
 </script>
 
 <template>
@@ -65,6 +71,11 @@ const form = useForm({
     </p>
     <p class="mb-2">{{ f.sentence }}</p>
     <div v-if="!doing" class="d-flex gap-2 flex-wrap">
+      <template v-if="f.engineId">
+        <BButton v-for="way in f.ways ?? []" :key="way" class="btn-plain" @click="takeAs(way)"
+          >It is {{ way }} h</BButton
+        >
+      </template>
       <BButton v-if="canTake" class="btn-plain" @click="doing = 'take'">Put it right…</BButton>
       <BButton v-if="f.doubt === 'backwards'" class="btn-plain" @click="doing = 'meterReplaced'"
         >The meter was replaced…</BButton
@@ -90,10 +101,10 @@ const form = useForm({
           name="hours"
           :label="doing === 'meterReplaced' ? 'The new meter shows' : 'The meter shows'"
         >
-          <NumberField v-bind="bind" v-model="typed.hours" unit="h" />
+          <HoursField v-bind="bind" v-model="typed.hours" />
         </Field>
         <Field v-if="doing === 'meterReplaced'" v-slot="{ bind }" name="oldMeterShows" label="The old one ended at">
-          <NumberField v-bind="bind" v-model="typed.old" unit="h" />
+          <HoursField v-bind="bind" v-model="typed.old" />
         </Field>
         <label v-if="f.doubt === 'unknownMachine'" class="check">
           <input v-model="remember" type="checkbox" /> {{ f.machine }} is this engine from now on

@@ -4,8 +4,8 @@ import { openAnew } from '../../offline/decide'
 import type { Entry } from '../../offline/entries'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
-import NumberField from '../../shared/fields/NumberField.vue'
-import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import HoursField from '../../shared/fields/HoursField.vue'
+import { notHours, typedHours } from '../../shared/figures/typedHours'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 
@@ -13,10 +13,10 @@ import { useForm } from '../../shared/forms/useForm'
 const props = defineProps<{ visitId: string; opening: Extract<Entry, { kind: 'opened' }> }>()
 const typed = reactive({ hours: String(props.opening.shownHours ?? ''), date: props.opening.date })
 const form = useForm({
-  check: () => ({ shownHours: notANumber(typed.hours) ?? (!typed.hours.trim() && 'Give what the hour meter showed.') }),
+  check: () => ({ shownHours: notHours(typed.hours) ?? (!typed.hours.trim() && 'Give what the hour meter showed.') }),
   send: () =>
     openAnew(props.visitId, {
-      shownHours: typedNumber(typed.hours) ?? undefined,
+      shownHours: typedHours(typed.hours) ?? undefined,
       date: typed.date || props.opening.date,
     }),
 })
@@ -25,7 +25,7 @@ const form = useForm({
 <template>
   <form novalidate @submit.prevent="form.submit">
     <Field v-slot="{ bind }" name="shownHours" label="Hour meter showed"
-      ><NumberField v-bind="bind" v-model="typed.hours" unit="h"
+      ><HoursField v-bind="bind" v-model="typed.hours"
     /></Field>
     <Field v-slot="{ bind }" name="date" label="Opened on"><DayField v-bind="bind" v-model="typed.date" /></Field>
     <FormEnd :needs-server="false">Send with these</FormEnd>

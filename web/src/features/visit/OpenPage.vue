@@ -13,12 +13,12 @@ import { useSend } from '../../offline/useSend'
 import { useTitle } from '../../shared/address/useTitle'
 import DayField from '../../shared/fields/DayField.vue'
 import Field from '../../shared/fields/Field.vue'
-import NumberField from '../../shared/fields/NumberField.vue'
+import HoursField from '../../shared/fields/HoursField.vue'
 import PersonField from '../../shared/fields/PersonField.vue'
 import { day, today } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import { typedBlades } from '../../shared/figures/typedBlades'
-import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
+import { notHours, typedHours } from '../../shared/figures/typedHours'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { useTyped } from '../../shared/forms/useTyped'
@@ -102,6 +102,12 @@ const tray = computed(
       blades: typedBlades(typed.ownBlades),
     },
 )
+/** The job that signing closes: the one this was opened from, else the engine's overhead. */
+const closes = computed(() => {
+  const jobs = engine.data.value?.jobs ?? []
+  const named = jobs.find((j) => j.id === route.query.jobId)
+  return named ?? (typed.job === 'overhead' || typed.job === 'build' ? jobs.find((j) => j.closedByOverhead) : undefined)
+})
 const methods = computed(() => engine.data.value?.type.methods ?? [])
 /** What stands there is shown, also where it was typed before a reload. */
 const more = ref(!!typed.date || !!typed.besides.length)
@@ -109,7 +115,7 @@ const more = ref(!!typed.date || !!typed.besides.length)
 const form = useForm({
   check: () => ({
     shownHours:
-      notANumber(typed.hours) ??
+      notHours(typed.hours) ??
       (typed.place === 'inMachine' && !typed.hours.trim() && 'Give what the hour meter shows now.'),
     by: !typed.person && 'Choose who does the work.',
     'tray.blades': tray.value.blades.length === 0 && 'Name your blades, one after another, such as 0.10 0.15 0.20.',
@@ -120,7 +126,7 @@ const form = useForm({
       engineId: props.engineId,
       job: typed.job,
       date: typed.date || today(),
-      shownHours: bench.value ? null : (typedNumber(typed.hours) ?? null),
+      shownHours: bench.value ? null : (typedHours(typed.hours) ?? null),
       ...(typed.place === 'inMachine' ? {} : { place: typed.place }),
       ...(typed.turnedBy && !bench.value ? { turnedBy: typed.turnedBy } : {}),
       tray: { setId: tray.value.name, unit: tray.value.unit, blades: tray.value.blades },
@@ -177,12 +183,20 @@ const openInstead = computed(() =>
                   : 'Read it, do not guess it.'
             "
           >
-            <NumberField v-bind="bind" v-model="typed.hours" unit="h" autofocus :disabled="bench" />
+            <HoursField v-bind="bind" v-model="typed.hours" autofocus :disabled="bench" />
           </Field>
           <Field v-slot="{ bind }" name="by" label="Who does the work">
             <PersonField v-bind="bind" v-model="typed.person" />
           </Field>
-          <Field v-slot="{ bind }" name="job" label="Opened for">
+          <Field
+            v-slot="{ bind }"
+            name="job"
+            label="Opened for"
+            :hint="
+              closes &&
+              `Signing it closes the job ‘${closes.title}’${closes.plannedOn ? `, planned for ${day(closes.plannedOn)}` : ''}.`
+            "
+          >
             <BFormSelect v-bind="bind" v-model="typed.job">
               <option v-for="(name, job) in jobNames" :key="job" :value="job">
                 {{ name }}: {{ jobMeanings[job] }}

@@ -9,7 +9,9 @@ import { newId } from '../../api/newId'
 import { queries } from '../../api/queries'
 import { useWrite, writes } from '../../api/writes'
 import Field from '../fields/Field.vue'
+import HoursField from '../fields/HoursField.vue'
 import NumberField from '../fields/NumberField.vue'
+import { notHours, typedHours } from '../figures/typedHours'
 import { notANumber, typedNumber } from '../figures/typedNumber'
 import FormEnd from '../forms/FormEnd.vue'
 import { useForm } from '../forms/useForm'
@@ -52,7 +54,7 @@ const form = useForm({
     name: !typed.name.trim() && 'Give it the name it has in the yard.',
     engineTypeId: !typed.type && 'Choose its type.',
     site: !typed.site.trim() && 'Say where it stands.',
-    meterHours: notANumber(typed.meter),
+    meterHours: notHours(typed.meter),
     dutyHoursPerDay: notANumber(typed.duty),
   }),
   send: () =>
@@ -63,7 +65,7 @@ const form = useForm({
       site: typed.site,
       engineTypeId: typed.type,
       dutyHoursPerDay: typedNumber(typed.duty),
-      meterHours: typedNumber(typed.meter),
+      meterHours: typedHours(typed.meter),
     }),
   done: (engine) => `${engine.row.name} is in the yard.`,
   then: (engine) => {
@@ -108,7 +110,7 @@ watch(shown, (open) => {
           </datalist>
         </Field>
         <Field v-slot="{ bind }" name="meterHours" label="Hour meter shows">
-          <NumberField v-bind="bind" v-model="typed.meter" unit="h" />
+          <HoursField v-bind="bind" v-model="typed.meter" />
         </Field>
         <Field
           v-slot="{ bind }"

@@ -15,7 +15,7 @@ defineProps<{
   step: Step
   closed: boolean
 }>()
-defineEmits<{ go: [step: Step]; ways: [] }>()
+defineEmits<{ go: [step: Step]; ways: []; pause: [] }>()
 </script>
 
 <template>
@@ -34,6 +34,14 @@ defineEmits<{ go: [step: Step]; ways: [] }>()
     </div>
     <button v-if="!closed" type="button" class="btn btn-plain ways" @click="$emit('ways')">
       {{ methodNames[sheet.method] }}
+    </button>
+    <button
+      v-if="!closed && !sheet.stillness?.isPaused"
+      type="button"
+      class="btn btn-plain ways"
+      @click="$emit('pause')"
+    >
+      Pause
     </button>
     <RouterLink
       v-if="sheet.points.some((p) => p.shim && p.found)"

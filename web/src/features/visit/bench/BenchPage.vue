@@ -26,6 +26,7 @@ import NoteDialog from './NoteDialog.vue'
 import OpenUp from './OpenUp.vue'
 import GiveUpDialog from './GiveUpDialog.vue'
 import OwnBlades from './OwnBlades.vue'
+import PauseBar from './PauseBar.vue'
 import PointList from './PointList.vue'
 import PointPanel from './PointPanel.vue'
 import SignStep from './SignStep.vue'
@@ -142,7 +143,9 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         :closed="closed"
         @go="go"
         @ways="waysOpen = true"
+        @pause="say({ kind: 'paused' })"
       />
+      <PauseBar v-if="!closed && !nobody" :view="view" :sheet="sheet" @say="say" />
       <OwnBlades v-if="!closed" :sheet="sheet" :person="preferences.person" @say="say" />
       <VisitTrouble
         :visit-id="id"

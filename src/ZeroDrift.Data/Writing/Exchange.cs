@@ -8,9 +8,10 @@ using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Projections;
+using ZeroDrift.Data.Visits;
 
-namespace ZeroDrift.Data.Visits;
+namespace ZeroDrift.Data.Writing;
 
 /// <summary>What became of one entry that was sent.</summary>
 public sealed record EntryOutcome(Guid Id, string Outcome, int? Sequence, Problem? Problem);
@@ -19,8 +20,7 @@ public sealed record EntryOutcome(Guid Id, string Outcome, int? Sequence, Proble
 /// <param name="Head">Highest sequence of the visit.</param>
 /// <param name="Outcomes">One an entry, in the order sent.</param>
 /// <param name="Entries">What others added meanwhile.</param>
-/// <param name="RefitType">A type whose group should be fitted again.</param>
-public sealed record ExchangeAnswer(int Head, IReadOnlyList<EntryOutcome> Outcomes, IReadOnlyList<JsonObject> Entries, Guid? RefitType);
+public sealed record ExchangeAnswer(int Head, IReadOnlyList<EntryOutcome> Outcomes, IReadOnlyList<JsonObject> Entries);
 
 /// <summary>An entry as it was sent, checked only for what identifies it.</summary>
 public sealed record SentEntry(Guid Id, string Kind, JsonElement Json);
@@ -52,12 +52,12 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         if (run.Row is null)
         {
             await KeepRefusedAsync(run);
-            return new ExchangeAnswer(0, outcomes, [], null);
+            return new ExchangeAnswer(0, outcomes, []);
         }
-        var refit = await SaveAsync(run);
+        await SaveAsync(run);
         var mine = sent.Select(e => e.Id).ToHashSet();
         var others = (stored?.Entries ?? []).Where(e => e.Sequence > after && !mine.Contains(e.Id)).Select(VisitReader.Exchanged).ToList();
-        return new ExchangeAnswer(run.Row.Head, outcomes, others, refit);
+        return new ExchangeAnswer(run.Row.Head, outcomes, others);
     }
 
     private sealed class Run(Guid visitId, VisitRow? row, KnownContext? context, Visit? visit, HashSet<Guid> people)
@@ -82,7 +82,7 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
             if (entry is not Opened opened) return Refuse(run, sent, new Refusal(RefusalCode.NotOpened));
             if (await OpenAsync(run, opened) is { } refused) return Refuse(run, sent, refused);
         }
-        if (entry is Corrected { Fields: { } fields } && (fields.ShownHours is not null || fields.Date is not null) && run.Visit!.Opened is { ShownHours: { } shows } was && await MisfitAsync(was.EngineId, fields.Date ?? was.Date, fields.ShownHours ?? shows, run.VisitId) is { } misfit)
+        if (entry is Corrected { Fields: { } fields } && (fields.ShownHours is not null || fields.Date is not null) && run.Visit!.Opened is { ShownHours: not null } was && await MisfitAsync(run, was, fields) is { } misfit)
             return Refuse(run, sent, misfit);
         var result = run.Intake.Take(run.Visit!, entry, run.People.Contains);
         if (result.Refusal is { } refusal)
@@ -114,8 +114,8 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         if (engine is null || engine.ArchivedAt is not null) return new Refusal(RefusalCode.EngineUnknown) { Field = "engineId" };
         var open = await data.Visits.AsNoTracking().Where(v => v.EngineId == opened.EngineId && v.State == VisitState.Open).Select(v => (Guid?)v.Id).FirstOrDefaultAsync();
         if (open is not null) return new Refusal(RefusalCode.EngineOpen) { Field = "engineId", VisitId = open };
-        if (opened.Date > todayAt(engine.Id).AddDays(1) || opened.Date.Year < 1950) return new Refusal(RefusalCode.DateImpossible) { Field = "date" };
-        if (!opened.Bench && opened.ShownHours is { } shown && await MisfitAsync(engine.Id, opened.Date, shown) is { } misfit) return misfit;
+        if (MeterMisfit.OfDay(new MeterReading(opened.Date, opened.ShownHours ?? default), todayAt(engine.Id)) is { } day) return Refusal.Of(day);
+        if (!opened.Bench && opened.ShownHours is { } shown && (await MeterAsync(engine.Id)).ToHistory().Misfit(new MeterReading(opened.Date, shown)) is { } misfit) return Refusal.Of(misfit);
         var context = await ContextStore.FindAsync(data, opened.ContextId, opened.EngineId);
         context ??= await ContextStore.KeepAsync(data, await Undated(opened), now);
         run.Context = context;
@@ -131,22 +131,24 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         return record.Meter is { } meter && opened.Date < meter.Date ? record with { Meter = null } : record;
     }
 
-    private async Task<Refusal?> MisfitAsync(Guid engineId, DateOnly date, EngineHours shown, Guid? besides = null)
+    /// <summary>What speaks against putting right what the meter showed at an opening, or its day.</summary>
+    private async Task<Refusal?> MisfitAsync(Run run, Opened was, CorrectedFields fields)
     {
-        var meter = (await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == engineId).ToListAsync()).Where(m => m.VisitId is null || m.VisitId != besides).ToHistory();
-        return meter.Fit(date, shown) switch
-        {
-            MeterFit.Backwards => new Refusal(RefusalCode.HoursBackwards) { Field = "shownHours" },
-            MeterFit.TooFast => new Refusal(RefusalCode.DateImpossible) { Field = "shownHours" },
-            _ => null,
-        };
+        var right = new MeterReading(fields.Date ?? was.Date, fields.ShownHours ?? was.ShownHours!.Value);
+        if (MeterMisfit.OfDay(right, todayAt(was.EngineId)) is { } day) return Refusal.Of(day);
+        var rows = await MeterAsync(was.EngineId);
+        var misfit = rows.Find(m => m.VisitId == run.VisitId && !m.Withdrawn) is { } read ? rows.ToHistory().MisfitInstead(read.ToReading(), right) : was.Bench ? null : rows.ToHistory().Misfit(right);
+        return misfit is null ? null : Refusal.Of(misfit);
     }
 
-    private async Task<Guid?> SaveAsync(Run run)
+    private Task<List<MeterReadingRow>> MeterAsync(Guid engineId) => data.MeterReadings.AsNoTracking().Where(m => m.EngineId == engineId).ToListAsync();
+
+    private async Task SaveAsync(Run run)
     {
         await KeepRefusedAsync(run);
-        if (run.Added.Count == 0) return null;
+        if (run.Added.Count == 0) return;
         var (row, visit) = (run.Row!, run.Visit!);
+        var wasSigned = row.State == VisitState.Signed;
         if (row.Key == 0)
         {
             VisitProjection.Onto(row, visit, MeterHistory.Of([]));
@@ -155,87 +157,23 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         }
         foreach (var entry in run.Added) entry.VisitKey = row.Key;
         data.Entries.AddRange(run.Added);
-        var hoursChanged = await MeterAsync(run);
-        return await ProjectAsync(data, row, visit, hoursChanged || run.Taken.Exists(e => e is Signed || e.AddsToSigned), todayAt(row.EngineId));
-    }
-
-    /// <summary>Brings the projections of a visit up to its entries; part of the transaction under way.</summary>
-    /// <returns>A type whose group should be fitted again.</returns>
-    public static async Task<Guid?> ProjectAsync(ZeroDriftContext data, VisitRow row, Visit visit, bool outlook, DateOnly today)
-    {
-        await data.SaveChangesAsync();
-        var meter = (await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == row.EngineId).ToListAsync()).ToHistory();
-        VisitProjection.Onto(row, visit, meter);
-        var before = await data.Readings.Where(r => r.VisitKey == row.Key).ToListAsync();
-        var after = VisitProjection.Readings(row, visit);
-        foreach (var gone in before.Where(b => after.TrueForAll(a => a.Point != b.Point || a.Stage != b.Stage))) data.Readings.Remove(gone);
-        foreach (var reading in after)
-        {
-            if (before.Find(b => b.Point == reading.Point && b.Stage == reading.Stage) is { } present) data.Entry(present).CurrentValues.SetValues(reading);
-            else data.Readings.Add(reading);
-        }
-        // Both are of signed visits: a tap at the engine pays for neither.
-        if (visit.State == VisitState.Signed) await MeansAsync(data, row, visit);
-        foreach (var mark in visit.Marks)
-        {
-            var known = await data.Marks.FindAsync(row.EngineId, mark.Name);
-            if (known is null) data.Marks.Add(known = new MarkRow { EngineId = row.EngineId, Name = mark.Name });
-            (known.CrankDeg, known.Trap, known.VisitKey) = (mark.CrankDeg, mark.Trap, row.Key);
-        }
-        if (visit.State == VisitState.Signed) await CloseJobAsync(data, visit, row);
-        if (visit.State == VisitState.Signed && !row.Bench) await CloseCallsAsync(data, row);
-        await data.SaveChangesAsync();
-        if (!outlook) return null;
-        var typeId = await data.Engines.Where(e => e.Id == row.EngineId).Select(e => e.EngineTypeId).FirstAsync();
-        return await OutlookKeeper.RefreshAsync(data, row.EngineId, today) ? typeId : null;
-    }
-
-    /// <summary>The job that a signed visit was: done, whatever the door it was opened by.</summary>
-    private static async Task CloseJobAsync(ZeroDriftContext data, Visit visit, VisitRow row)
-    {
-        if (await data.Jobs.AnyAsync(j => j.VisitId == row.Id) || await JobOfVisit.FindAsync(data, visit.Opened!) is not { } id) return;
-        var job = await data.Jobs.FirstAsync(j => j.Id == id);
-        (job.State, job.VisitId) = (JobState.Done, row.Id);
-        job.Version++;
-    }
-
-    /// <summary>What called for the engine before this visit was opened has been answered by it.</summary>
-    private static async Task CloseCallsAsync(ZeroDriftContext data, VisitRow row)
-    {
-        // By the server's clock: a device's is kept and shown, never judged.
-        var opened = await data.Entries.Where(e => e.VisitKey == row.Key && e.Sequence == 1).Select(e => e.ReceivedAt).FirstAsync();
-        foreach (var call in await data.Calls.Where(c => c.EngineId == row.EngineId && c.ClosedAt == null && c.At <= opened).ToListAsync())
-            (call.ClosedAt, call.VisitId) = (opened, row.Id);
-    }
-
-    /// <summary>Brings up what a visit was measured with, and what it teaches of the hands.</summary>
-    public static async Task MeansAsync(ZeroDriftContext data, VisitRow row, Visit visit)
-    {
-        var before = await data.VisitInstruments.Where(i => i.VisitKey == row.Key).ToListAsync();
-        var after = VisitProjection.Instruments(row, visit);
-        data.VisitInstruments.RemoveRange(before.Where(b => after.TrueForAll(a => a.NameKey != b.NameKey)));
-        data.VisitInstruments.AddRange(after.Where(a => before.TrueForAll(b => b.NameKey != a.NameKey)));
-        await data.SameGaps.Where(r => r.VisitKey == row.Key).ExecuteDeleteAsync();
-        data.SameGaps.AddRange(VisitProjection.SameGaps(row, visit));
-        await data.LockPairs.Where(r => r.VisitKey == row.Key).ExecuteDeleteAsync();
-        data.LockPairs.AddRange(VisitProjection.LockPairs(row, visit));
+        await MeterAsync(run);
+        await Projector.VisitAsync(data, row, visit, !wasSigned && visit.State == VisitState.Signed);
     }
 
     /// <summary>The meter as it was read at the opening; follows a correction of it.</summary>
-    private async Task<bool> MeterAsync(Run run)
+    private async Task MeterAsync(Run run)
     {
         var (row, opened) = (run.Row!, run.Visit!.Opened!);
-        if (opened.Bench || opened.ShownHours is not { } shown || !run.Taken.Exists(e => e is Opened || e is Corrected)) return false;
+        if (opened.Bench || opened.ShownHours is not { } shown || !run.Taken.Exists(e => e is Opened || e is Corrected)) return;
         var standing = await data.MeterReadings.FirstOrDefaultAsync(m => m.VisitId == row.Id && !m.Withdrawn);
         if (standing is not null)
         {
-            if (standing.Date == opened.Date && standing.ShownHours == shown) return false;
             (standing.Date, standing.ShownHours) = (opened.Date, shown);
-            return true;
+            return;
         }
-        if (run.Taken.Exists(e => e is Corrected) && !run.Taken.Exists(e => e is Opened)) return true;
+        if (run.Taken.Exists(e => e is Corrected) && !run.Taken.Exists(e => e is Opened)) return;
         data.MeterReadings.Add(new MeterReadingRow { Id = Guid.CreateVersion7(), EngineId = row.EngineId, Date = opened.Date, ShownHours = shown, PersonId = opened.By, VisitId = row.Id, Remark = "Read when the engine was opened." });
-        return true;
     }
 
     private async Task KeepRefusedAsync(Run run)

@@ -1,7 +1,9 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using ZeroDrift.Data.Projections;
+using ZeroDrift.Data.Storage;
 
-namespace ZeroDrift.Data.Storage;
+namespace ZeroDrift.Data.Writing;
 
 /// <summary>The write could not be kept: a locked, full, read-only or failing disk. Nothing of it was written; it may be tried again.</summary>
 public sealed class NotSavedException(string message, Exception inner) : Exception(message, inner);
@@ -11,10 +13,16 @@ public sealed class LostRaceException(Exception inner) : Exception("Somebody els
 
 /// <summary>
 /// One writer at a time inside the process, and one process a folder: what a check finds still holds when the write is made. A constraint that
-/// refuses all the same is a race lost; the work runs once more, finds what stands now, and answers as its check does.
+/// refuses all the same is a race lost; the work runs once more, finds what stands now, and answers as its check does. Whatever rests on what was
+/// written is brought up in the same transaction.
 /// </summary>
-public sealed class WriteGate(string path) : IDisposable
+/// <param name="path">The data file.</param>
+/// <param name="today">Today where the fleet is.</param>
+public sealed class WriteGate(string path, Func<DateOnly> today) : IDisposable
 {
+    /// <summary>Told which types a write has left to be fitted again beside the work of others, once it is kept.</summary>
+    public event Action<IReadOnlySet<Guid>>? RefitWanted;
+
     private readonly SemaphoreSlim gate = new(1, 1);
 
     /// <summary>Runs work in one transaction, with a context of its own.</summary>
@@ -32,8 +40,9 @@ public sealed class WriteGate(string path) : IDisposable
                     await using var data = new ZeroDriftContext(DatabaseFile.Options(path).Options);
                     await using var transaction = await data.Database.BeginTransactionAsync(CancellationToken.None);
                     var result = await work(data);
-                    await data.SaveChangesAsync(CancellationToken.None);
+                    await Projector.BringUpAsync(data, today());
                     await transaction.CommitAsync(CancellationToken.None);
+                    if (data.Touched.Again.Count > 0) RefitWanted?.Invoke(data.Touched.Again);
                     return result;
                 }
                 catch (Exception fault) when (IsConstraint(fault) || fault is DbUpdateConcurrencyException)
