@@ -28,7 +28,9 @@ public sealed class KeptRowsTests : IDisposable
     }
 
     [Theory]
+    [Trait("Length", "long")]
     [InlineData(2)]
+    [InlineData(3)]
     public async Task In_any_order_too(int seed)
     {
         var yard = await new KeptYard(server, seed).AddAsync();

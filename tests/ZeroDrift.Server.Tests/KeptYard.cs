@@ -104,7 +104,7 @@ internal sealed class KeptYard
         }
         await shims.AddAsync("2.60", "2.65", "2.70");
         await shims.MeasureAsync();
-        await shims.LeaveWaitingAsync("2I");
+        await shims.LeaveWaitingAsync("1E", "2I");
         drawer = shims.Kit;
         machine = (await server.GetAsync($"/api/engines/{pumps[2].EngineId}")).GetProperty("row").GetProperty("machineId").GetGuid();
         // What is done out of its turn finds something to be done to.
@@ -112,9 +112,10 @@ internal sealed class KeptYard
         return this;
     }
 
-    private TwinEngine Pump => pumps[random.Next(pumps.Count)];
+    /// <summary>One of those that are never archived.</summary>
+    private TwinEngine Pump => pumps[random.Next(5)];
 
-    private string PumpName() => $"Pump {random.Next(pumps.Count)}";
+    private string PumpName() => $"Pump {random.Next(5)}";
 
     private string Name(string what) => $"{what} {++named}-{random.Next(1000)}";
 
