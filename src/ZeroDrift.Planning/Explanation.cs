@@ -37,7 +37,7 @@ internal static class Explanation
         var pins = request.Pins.Where(p => p.Job == j.Id).ToList();
         if (pins.Count > 0)
         {
-            if (pins.Exists(p => p.Technician is not null && able.TrueForAll(t => t.Id != p.Technician))) return $"{pins[0].Technician} does not know {j.Skill}.";
+            if (pins.Exists(p => p.Technician is not null && able.TrueForAll(t => t.Id != p.Technician))) return $"{request.SayName(pins[0].Technician!)} does not know {j.Skill}.";
             if (pins.Exists(p => p.Day is { } day && j.BlockedDays.Contains(day))) return $"{request.SayDay(pins[0].Day!.Value)} is blocked for it.";
             if (pins.Exists(p => p.Day < j.EarliestDay)) return $"{request.SayDay(pins[0].Day!.Value)} is before its earliest, {request.SayDay(j.EarliestDay)}.";
             if (pins.Exists(p => p.Day is { } day && able.Where(t => p.Technician is null || t.Id == p.Technician).All(t => t.HoursOn(day) <= 0))) return $"{request.SayDay(pins[0].Day!.Value)} is a day off.";

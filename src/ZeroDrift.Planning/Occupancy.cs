@@ -96,13 +96,13 @@ internal sealed class Occupancy
                 var room = technician.HoursOn(on) - (day?.Hours ?? 0) - hours;
                 if (room < -1e-9)
                 {
-                    say?.Invoke(() => $"{technician.Id} is taken by {Names(day!.Work.Select(w => w.Job))}");
+                    say?.Invoke(() => $"{request.SayName(technician.Id)} is taken by {Names(day!.Work.Select(w => w.Job))}");
                     return true;
                 }
                 if (day is null || !roads.Any || request.Jobs[option.Job].Site is not { } site) continue;
                 if (room < (day.Sites.Contains(site) ? roads.Through(day.Sites) : roads.Through([.. day.Sites, site])) - 1e-9)
                 {
-                    say?.Invoke(() => $"{technician.Id} has no time for the road to {site} beside {Names(day.Work.Select(w => w.Job))}");
+                    say?.Invoke(() => $"{request.SayName(technician.Id)} has no time for the road to {site} beside {Names(day.Work.Select(w => w.Job))}");
                     return true;
                 }
             }
@@ -113,7 +113,7 @@ internal sealed class Occupancy
     private bool OutOfGroup(Option option, Action<Func<string>>? say)
     {
         if (request.Jobs[option.Job].Group is not { } group || !request.GroupLimits.TryGetValue(group, out var limit)) return false;
-        return TooMany(groups, group, limit, option, others => say?.Invoke(() => others.Count == 0 ? $"none of {group} may be out" : $"only {limit} of {group} may be out at once, and {Names(others)} is"));
+        return TooMany(groups, group, limit, option, others => say?.Invoke(() => others.Count == 0 ? $"none of {request.SayName(group)} may be out" : $"only {limit} of {request.SayName(group)} may be out at once, and {Names(others)} is"));
     }
 
     private bool WithoutTool(Option option, Action<Func<string>>? say)
@@ -141,19 +141,19 @@ internal sealed class Occupancy
         {
             if (!placed.TryGetValue(forerunner[option.Job], out var before))
             {
-                say?.Invoke(() => $"{after.Job} comes first and is not placed");
+                say?.Invoke(() => $"{request.SayName(after.Job)} comes first and is not placed");
                 return true;
             }
             if (option.FirstDay < before.LastDay + after.MinDays)
             {
-                say?.Invoke(() => $"it comes {after.MinDays} days or more after {after.Job}");
+                say?.Invoke(() => $"it comes {after.MinDays} days or more after {request.SayName(after.Job)}");
                 return true;
             }
         }
         foreach (var follower in followers[option.Job])
         {
             if (!placed.TryGetValue(follower, out var then) || then.FirstDay >= option.LastDay + request.Jobs[follower].After!.MinDays) continue;
-            say?.Invoke(() => $"{request.Jobs[follower].Id} comes after it");
+            say?.Invoke(() => $"{request.SayName(request.Jobs[follower].Id)} comes after it");
             return true;
         }
         return false;
@@ -169,7 +169,7 @@ internal sealed class Occupancy
         }
     }
 
-    private string Names(IEnumerable<int> jobs) => string.Join(", ", jobs.Select(j => request.Jobs[j].Id).Distinct());
+    private string Names(IEnumerable<int> jobs) => string.Join(", ", jobs.Select(j => request.SayName(request.Jobs[j].Id)).Distinct());
 
     private static List<TValue> At<TKey, TValue>(Dictionary<TKey, List<TValue>> map, TKey key) where TKey : notnull =>
         map.TryGetValue(key, out var list) ? list : map[key] = [];

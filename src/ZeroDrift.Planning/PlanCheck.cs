@@ -28,7 +28,7 @@ public sealed record PlanCheck(string? Obstacle, int LastDay, string? Mate, int 
         if (mate is not null)
         {
             there = there.FindAll(o => o.Mate is { } second && plain.Technicians[second].Id == mate);
-            if (there.Count == 0) return new PlanCheck($"{mate} has not the hours to be second on {plain.SayDay(day)}", day, null, 0, 0, 0);
+            if (there.Count == 0) return new PlanCheck($"{plain.SayName(mate)} has not the hours to be second on {plain.SayDay(day)}", day, null, 0, 0, 0);
         }
         var before = Standing(plain, others);
         var standing = before.Where(o => o.Job != number).ToList();
@@ -87,9 +87,9 @@ public sealed record PlanCheck(string? Obstacle, int LastDay, string? Mate, int 
     private static string WhyNever(ScheduleRequest request, int job, int technician, int day)
     {
         var (j, t) = (request.Jobs[job], request.Technicians[technician]);
-        if (j.Skill is not null && !t.Skills.Contains(j.Skill)) return $"{t.Id} does not know this kind ({j.Skill})";
+        if (j.Skill is not null && !t.Skills.Contains(j.Skill)) return $"{request.SayName(t.Id)} does not know this kind ({j.Skill})";
         if (day < j.EarliestDay) return $"it cannot begin before {request.SayDay(j.EarliestDay)}";
-        if (t.HoursOn(day) <= 0) return $"{t.Id} is off on {request.SayDay(day)}";
+        if (t.HoursOn(day) <= 0) return $"{request.SayName(t.Id)} is off on {request.SayDay(day)}";
         if (j.BlockedDays.Contains(day)) return $"it cannot be spared on {request.SayDay(day)}";
         if (j.Crew > 1) return "nobody has the same hours free to be second";
         return "its hours do not fit before it is needed again or the plan ends";

@@ -25,12 +25,12 @@ public sealed record Release(string What, double Size, string Technician, int Da
             LongerBy.Select(more => Try(plain with { Technicians = [.. plain.Technicians.Select(t => Longer(t, more))] }, more, o => $"{Names(o)} {(o.Mate is null ? "works" : "work")} {more:0.#} h longer on {Day(o)}")).FirstOrDefault(r => r is not null),
             j.EarliestDay > 0 ? Try(With(j with { EarliestDay = 0 }), 2, o => $"it can begin by {Day(o)}, its parts here or the wait shorter") : null,
             j.BlockedDays.Count > 0 ? Try(With(j with { BlockedDays = [] }), 5, o => $"the machine is spared from {Day(o)}") : null,
-            j.Group is { } group && plain.GroupLimits.TryGetValue(group, out var limit) ? Try(plain with { GroupLimits = plain.GroupLimits.ToDictionary(g => g.Key, g => g.Key == group ? limit + 1 : g.Value) }, 6, o => $"{limit + 1} of {group} may be out from {Day(o)}") : null,
-            j.Skill is { } skill ? Try(With(j with { Skill = null }), 8, o => $"{plain.Technicians[o.Technician].Id} does this kind ({skill}) on {Day(o)}") : null,
+            j.Group is { } group && plain.GroupLimits.TryGetValue(group, out var limit) ? Try(plain with { GroupLimits = plain.GroupLimits.ToDictionary(g => g.Key, g => g.Key == group ? limit + 1 : g.Value) }, 6, o => $"{limit + 1} of {plain.SayName(group)} may be out from {Day(o)}") : null,
+            j.Skill is { } skill ? Try(With(j with { Skill = null }), 8, o => $"{plain.SayName(plain.Technicians[o.Technician].Id)} does this kind ({skill}) on {Day(o)}") : null,
             Try(plain with { Technicians = [.. plain.Technicians.Select(EveryDay)] }, 8, o => $"{Names(o)} {(o.Mate is null ? "works" : "work")} on {Day(o)}, a day off"),
         };
         found.AddRange(j.Tools.Select(tool => Try(plain with { ToolCounts = plain.ToolCounts.Where(t => t.Key != tool).Append(new(tool, plain.ToolCounts.GetValueOrDefault(tool, 1) + 1)).ToDictionary() }, 4, o => $"one more {tool} is had on {Day(o)}")));
-        found.AddRange(pinned.Where(p => p != job).Select(p => Try(plain, 3, o => $"{p} is unpinned, and this is done on {Day(o)}", p)));
+        found.AddRange(pinned.Where(p => p != job).Select(p => Try(plain, 3, o => $"{plain.SayName(p)} is unpinned, and this is done on {Day(o)}", p)));
         return [.. found.OfType<Release>().GroupBy(r => r.What).Select(g => g.First()).OrderBy(r => r.Size)];
 
         Release? Try(ScheduleRequest eased, double size, Func<Option, string> say, string? without = null)
@@ -41,7 +41,7 @@ public sealed record Release(string What, double Size, string Technician, int Da
         }
         ScheduleRequest With(ScheduleJob changed) => plain with { Jobs = [.. plain.Jobs.Select((other, i) => i == number ? changed : other)] };
         string Day(Option o) => plain.SayDay(o.FirstDay);
-        string Names(Option o) => string.Join(" and ", o.Crew.Select(who => plain.Technicians[who].Id));
+        string Names(Option o) => string.Join(" and ", o.Crew.Select(who => plain.SayName(plain.Technicians[who].Id)));
     }
 
     private static Technician Longer(Technician t, double more) => t with { HoursByDay = [.. t.HoursByDay.Select(h => h > 0 ? Math.Min(24, h + more) : 0)] };

@@ -96,6 +96,9 @@ public sealed record ScheduleRequest(int DayCount, IReadOnlyList<Technician> Tec
     /// <summary>How a day is said in a sentence.</summary>
     public Func<int, string> SayDay { get; init; } = day => $"day {day}";
 
+    /// <summary>How a job, a technician or a group is called in a sentence, by its identifier.</summary>
+    public Func<string, string> SayName { get; init; } = id => id;
+
     /// <summary>How long to look, seconds, 0.1 to 120; counted deterministically, so that the same input gives the same plan.</summary>
     public double TimeLimitSeconds { get; init; } = 10;
 }

@@ -34,6 +34,9 @@ public sealed class Screen : IDisposable
         Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?> { ["width"] = width, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
 
     /// <summary>Waits until the page says this.</summary>
+    /// <summary>What a slow machine may take, s: a wait costs nothing where the page is quicker.</summary>
+    private const int Patience = 45;
+
     public void See(string text, int seconds = 15) => Wait(seconds, $"the page to say '{text}'", () => Text.Contains(text, StringComparison.Ordinal));
 
     /// <summary>Waits until the page no longer says this.</summary>
@@ -166,7 +169,7 @@ public sealed class Screen : IDisposable
 
     public void Wait(int seconds, string what, Func<bool> condition)
     {
-        var until = DateTime.UtcNow.AddSeconds(seconds);
+        var until = DateTime.UtcNow.AddSeconds(Math.Max(seconds, Patience));
         var last = "";
         while (DateTime.UtcNow < until)
         {

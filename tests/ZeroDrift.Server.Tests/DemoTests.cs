@@ -65,30 +65,6 @@ public sealed class DemoTests : IDisposable
     }
 
     [Fact]
-    public async Task Yard_engine_drift_and_planner_say_the_same_of_an_engine()
-    {
-        var due = await server.GetAsync("/api/due");
-        var jobs = (await server.GetAsync("/api/jobs")).EnumerateArray().ToLookup(j => j.GetProperty("engineId").GetString());
-        foreach (var row in due.GetProperty("engines").EnumerateArray())
-        {
-            var id = row.GetProperty("engineId").GetString()!;
-            var engine = (await server.GetAsync($"/api/engines/{id}")).GetProperty("row");
-            var drift = await server.GetAsync($"/api/engines/{id}/drift");
-            string Said(JsonElement of, string name) => of.GetProperty(name).GetRawText();
-            foreach (var name in (string[])["voice", "decides", "others", "hoursToday", "findings", "openAfterHours", "driftsBeforeBook"]) Assert.Equal(Said(row, name), Said(engine, name));
-            Assert.Equal((Said(row, "voice"), Said(row, "openAfterHours"), Said(row, "driftHours"), Said(row, "driftsBeforeBook"), Said(row, "bookHoursLeft")), (Said(drift, "voice"), Said(drift, "openAfterHours"), Said(drift, "riskHours"), Said(drift, "beforeBook"), Said(drift, "bookHoursLeft")));
-            var foundTight = row.GetProperty("findings").EnumerateArray().Any(f => f.GetProperty("state").GetString() == "tight");
-            Assert.All(jobs[id], job => Assert.Equal(foundTight, job.GetProperty("foundTight").GetBoolean()));
-            // Nothing is out of the ordinary only where nothing was found, nothing is raised and nothing asks.
-            var voice = row.GetProperty("voice");
-            Assert.Equal(!voice.GetProperty("raised").GetBoolean() && new[] { "named", "foundOut", "lookAgain" }.All(n => voice.GetProperty(n).GetArrayLength() == 0), voice.GetProperty("ordinary").GetBoolean());
-        }
-        var early = due.GetProperty("engines").EnumerateArray().Where(r => r.GetProperty("driftsBeforeBook").GetBoolean()).ToList();
-        Assert.Equal(early.Count, due.GetProperty("early").GetProperty("engines").GetInt32());
-        Assert.Equal(early.Sum(r => r.GetProperty("voice").GetProperty("risk").GetDouble()), due.GetProperty("early").GetProperty("expectedOut").GetDouble(), 1e-6);
-    }
-
-    [Fact]
     public async Task The_valve_that_begins_to_fail_is_named_with_the_visit_since_when()
     {
         var row = (await server.GetAsync("/api/due")).GetProperty("engines").EnumerateArray().Single(r => r.GetProperty("name").GetString() == "Lomvi · generator");

@@ -113,6 +113,42 @@ public sealed class LogbookTests : IDisposable
         Assert.Contains(sentence, body.Sentence("file"), StringComparison.Ordinal);
     }
 
+    [Fact]
+    public async Task An_as_left_in_the_middle_of_the_bracket_that_was_found_is_a_figure_of_its_own()
+    {
+        await new TwinEngine(server).AddAsync();
+
+        var report = await Import(Header + "Pump twin,2024-03-01,500,1,E,0.30-0.40,0.35,mm\nPump twin,2024-03-01,500,2,E,0.30-0.40,0.30-0.40,mm\n");
+
+        Assert.Equal(3, report.GetProperty("newReadings").GetInt32());
+        Assert.Contains(",0.30-0.40,0.35,", await server.Client.GetStringAsync("/api/logbook/export"), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Hours_that_could_be_two_figures_are_a_row_that_is_not_saved()
+    {
+        await new TwinEngine(server).AddAsync();
+
+        var (_, report) = await server.PostFileAsync("/api/logbook/preview", "engine;date;engine hours;cylinder;valve;as found;as left;unit\nPump twin;2024-03-01;3.200;1;E;0,40;;mm\n");
+
+        var row = Assert.Single(report.GetProperty("badRows").EnumerateArray());
+        Assert.Equal("engine hours", row.GetProperty("column").GetString());
+        Assert.StartsWith("'3.200' could be 3.2 h or 3\u202f200 h.", row.GetProperty("message").GetString(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task The_demo_fleet_s_own_export_is_known_row_for_row()
+    {
+        using var demo = new ServerWithFile(demo: true);
+
+        var (_, report) = await demo.PostFileAsync("/api/logbook/preview", await demo.Client.GetByteArrayAsync("/api/logbook/export"));
+
+        var bad = report.GetProperty("badRows").EnumerateArray().Select(b => $"{b.GetProperty("message")} {b.GetProperty("text")}").ToList();
+        Assert.True(bad.Count == 0, $"{bad.Count} rows, such as {string.Join('\n', bad.Take(5))}");
+        Assert.True(report.GetProperty("rows").GetInt32() > 1200);
+        Assert.Equal(0, report.GetProperty("newReadings").GetInt32());
+    }
+
     public void Dispose() => server.Dispose();
 
     private async Task<JsonElement> Import(string file)

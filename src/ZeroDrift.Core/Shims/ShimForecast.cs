@@ -53,33 +53,44 @@ public static class ShimForecast
             orderby size.Key
             select new SizeWanted(size.Key, odds, size.Sum(w => w.Odds), [.. size.Where(w => w.Odds >= LeastOdds / 2).OrderByDescending(w => w.Odds).Select(w => w.Point)])];
 
-    /// <summary>How many of each size to hold so that the coming openings are served with a given surety, thinnest first; sizes that need none are left out.</summary>
-    /// <param name="points">Of every engine that is opened.</param>
-    /// <param name="surety">Above 0, below 1.</param>
-    public static IReadOnlyList<(double SizeMm, int Hold, double Expected)> Hold(IReadOnlyList<PointAtNext> points, double surety = 0.9) =>
-        [.. from size in Sizes(points)
-            let hold = Least([.. size.Select(w => w.Odds)], surety)
-            where hold > 0
-            orderby size.Key
-            select (size.Key, hold, size.Sum(w => w.Odds))];
+    /// <summary>
+    /// How many of each size to hold so that with a given surety nothing at all is short at the coming openings, thinnest first; sizes that need none are
+    /// left out. One shim after another goes where it takes most from the sum of the sizes' chances of being short, until that sum, which the joint
+    /// chance never exceeds (Boole's inequality), is small enough.
+    /// </summary>
+    /// <typeparam name="TSort">What kind of shim fits.</typeparam>
+    /// <param name="points">The points of every engine that is opened, each with its sort.</param>
+    /// <param name="surety">Above 0, below 1: of all sizes of all sorts together, not of each.</param>
+    public static IReadOnlyList<(TSort Sort, double SizeMm, int Hold, double Expected)> Hold<TSort>(IReadOnlyList<(TSort Sort, PointAtNext Point)> points, double surety = 0.9)
+    {
+        var sizes = (from sort in points.GroupBy(p => p.Sort, p => p.Point)
+                     from size in Sizes([.. sort]).OrderBy(s => s.Key)
+                     select (Sort: sort.Key, SizeMm: size.Key, Short: Short([.. size.Select(w => w.Odds)]), Expected: size.Sum(w => w.Odds))).ToList();
+        var hold = new int[sizes.Count];
+        for (var left = sizes.Sum(s => s.Short[0]); left > 1 - surety + 1e-12;)
+        {
+            var next = Enumerable.Range(0, sizes.Count).MaxBy(i => Gain(i));
+            left -= Gain(next);
+            hold[next]++;
+        }
+        return [.. sizes.Zip(hold).Where(s => s.Second > 0).Select(s => (s.First.Sort, s.First.SizeMm, s.Second, s.First.Expected))];
+
+        double Gain(int i) => hold[i] < sizes[i].Short.Length - 1 ? sizes[i].Short[hold[i]] - sizes[i].Short[hold[i] + 1] : 0;
+    }
 
     private static IEnumerable<IGrouping<double, (string Point, double Odds)>> Sizes(IReadOnlyList<PointAtNext> points) =>
         points.SelectMany(p => p.Wants().Select(w => (Size: Math.Round(w.SizeMm, 4), Want: (p.Point, w.Odds)))).GroupBy(w => w.Size, w => w.Want);
 
-    /// <summary>The least n with P(wanted ≤ n) ≥ surety: the exact distribution of a sum of independent yes-or-no wants.</summary>
-    private static int Least(double[] odds, double surety)
+    /// <summary>The chance that more than n are wanted, for every n: the exact distribution of a sum of independent yes-or-no wants.</summary>
+    private static double[] Short(double[] odds)
     {
         var chance = new double[odds.Length + 1];
         chance[0] = 1;
         foreach (var p in odds)
             for (var n = odds.Length; n >= 0; n--)
                 chance[n] = chance[n] * (1 - p) + (n > 0 ? chance[n - 1] * p : 0);
-        var sum = 0.0;
-        for (var n = 0; n <= odds.Length; n++)
-        {
-            sum += chance[n];
-            if (sum >= surety - 1e-12) return n;
-        }
-        return odds.Length;
+        var more = new double[chance.Length];
+        for (var n = chance.Length - 2; n >= 0; n--) more[n] = more[n + 1] + chance[n + 1];
+        return more;
     }
 }

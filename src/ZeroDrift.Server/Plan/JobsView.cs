@@ -28,10 +28,10 @@ internal sealed class JobsView
     /// <summary>The yard's lines, by engine.</summary>
     public IReadOnlyDictionary<Guid, DueRow> Rows => rows;
 
-    /// <summary>Every job in some state, the first due first.</summary>
+    /// <summary>Every job in some state, the first due first; of an engine that is archived, none that is still to be done.</summary>
     public async Task<IReadOnlyList<JobResponse>> AllAsync(JobState state)
     {
-        var jobs = await data.Jobs.AsNoTracking().Where(j => j.State == state).Include(j => j.Engine!.EngineType!.Points).Include(j => j.Engine!.Machine!.Site).ToListAsync();
+        var jobs = await data.Jobs.AsNoTracking().Where(j => j.State == state && (state != JobState.Open || j.Engine!.ArchivedAt == null)).Include(j => j.Engine!.EngineType!.Points).Include(j => j.Engine!.Machine!.Site).ToListAsync();
         var placed = await data.Placements.AsNoTracking().ToDictionaryAsync(p => p.JobId, p => p.Date);
         var all = new List<JobResponse>();
         foreach (var job in jobs.OrderBy(j => j.DueDate ?? DateOnly.MaxValue).ThenBy(j => j.Engine!.Name)) all.Add(await OneAsync(job, placed.TryGetValue(job.Id, out var date) ? date : null));

@@ -13,9 +13,8 @@ internal sealed class PlanBuilder
     /// <summary>Cost of a day late: a valve found tight most, what is only due by the book least; a day early throws running hours away (common practice, no source).</summary>
     private const double LateTight = 40, LateStandby = 20, LateOther = 10, Early = 1, Unplaced = 2000, SiteChange = 2;
 
-    private readonly Dictionary<string, Guid> jobIds = new(StringComparer.Ordinal);
-    private readonly Dictionary<Guid, string> jobNames = [];
-    private readonly Dictionary<string, Guid> people = new(StringComparer.Ordinal);
+    /// <summary>How every job, person and group is called, by its identifier.</summary>
+    private readonly Dictionary<Guid, string> names = [];
 
     private PlanBuilder(DateOnly from, int days) => (From, Days) = (from, days);
 
@@ -46,51 +45,47 @@ internal sealed class PlanBuilder
         var away = await data.Away.AsNoTracking().Where(a => a.To >= from).ToListAsync();
         var persons = (await data.People.AsNoTracking().Where(p => p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync()).Where(p => p.WeekHours.Sum() > 0).ToList();
         plan.Mechanics = [.. persons.Select(p => new PlanPerson(p.Id, p.Name, p.Skills, p.WeekHours, [.. Enumerable.Range(0, days).Select(d => HoursOn(p, from.AddDays(d), away))]))];
-        foreach (var person in persons) plan.people[person.Name] = person.Id;
+        foreach (var person in persons) plan.names[person.Id] = person.Name;
         plan.Jobs = await jobs.AllAsync(JobState.Open);
         var end = from.AddDays(days);
         plan.Placements = await data.Placements.AsNoTracking().ToListAsync();
         var byHand = plan.Placements.Where(p => p.Pinned).Select(p => p.JobId).ToHashSet();
         plan.Roads = await data.Roads.AsNoTracking().Join(data.Sites, r => r.FromId, s => s.Id, (r, s) => new { r, From = s.Name }).Join(data.Sites, r => r.r.ToId, s => s.Id, (r, s) => new RoadResponse(r.r.FromId, r.r.ToId, r.From, s.Name, r.r.Hours)).ToListAsync();
         plan.InPlan = [.. plan.Jobs.Where(j => asked == j.Id || byHand.Contains(j.Id) || j.DueDate is null || j.DueDate < end)];
-        foreach (var job in plan.InPlan)
-        {
-            var name = job.Engine;
-            for (var i = 2; !plan.jobIds.TryAdd(name, job.Id); i++) name = $"{job.Engine}, {job.Title}{(i > 2 ? $" {i}" : "")}";
-            plan.jobNames[job.Id] = name;
-        }
+        // An engine with one job is called by its own name.
+        foreach (var jobsOfOne in plan.InPlan.GroupBy(j => j.EngineId))
+            foreach (var job in jobsOfOne) plan.names[job.Id] = jobsOfOne.Count() == 1 ? job.Engine : $"{job.Engine}, {job.Title}";
         var engines = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.Id, e.MachineId, e.StandbyGroupId }).ToDictionaryAsync(e => e.Id);
         var groups = await data.StandbyGroups.AsNoTracking().ToDictionaryAsync(g => g.Id);
+        foreach (var group in groups.Values) plan.names[group.Id] = group.Name;
         plan.Request = new ScheduleRequest(
             days,
-            [.. plan.Mechanics.Select(p => new Technician(p.Name, p.Skills, p.Hours))],
-            [.. plan.InPlan.Select(j => plan.Job(j, engines[j.EngineId].StandbyGroupId is { } g && groups.TryGetValue(g, out var group) ? group.Name : null, [.. away.Where(a => !a.LaidUp && a.MachineId == engines[j.EngineId].MachineId)]))])
+            [.. plan.Mechanics.Select(p => new Technician(Key(p.Id), p.Skills, p.Hours))],
+            [.. plan.InPlan.Select(j => plan.Job(j, engines[j.EngineId].StandbyGroupId is { } g && groups.ContainsKey(g) ? Key(g) : null, [.. away.Where(a => !a.LaidUp && a.MachineId == engines[j.EngineId].MachineId)]))])
         {
-            GroupLimits = groups.Values.ToDictionary(g => g.Name, g => g.MostOut),
+            GroupLimits = groups.Values.ToDictionary(g => Key(g.Id), g => g.MostOut),
             ToolCounts = await data.Tools.AsNoTracking().ToDictionaryAsync(t => t.Name, t => t.Count),
             TravelHours = [.. plan.Roads.Select(r => new Road(r.From, r.To, r.Hours))],
             SiteChangeCost = SiteChange,
             UnplacedCost = Unplaced,
             TimeLimitSeconds = seconds,
+            SayName = id => Guid.TryParse(id, out var known) ? plan.names.GetValueOrDefault(known, id) : id,
             SayDay = day => Said.Day(from.AddDays(day)),
         };
         return plan;
     }
 
     /// <summary>The draft as the planner knows it; a placement outside the plan's days or of somebody no longer planned is not in it.</summary>
-    public IReadOnlyList<Assignment> Standing()
-    {
-        var names = people.ToDictionary(p => p.Value, p => p.Key);
-        return [.. Placements.Where(p => jobNames.ContainsKey(p.JobId) && names.ContainsKey(p.PersonId) && p.Date >= From && p.LastDate < From.AddDays(Days))
-            .Select(p => new Assignment(jobNames[p.JobId], names[p.PersonId], Day(p.Date), Day(p.LastDate), p.Because, p.MateId is { } mate && names.TryGetValue(mate, out var second) ? second : null))];
-    }
+    public IReadOnlyList<Assignment> Standing() =>
+        [.. Placements.Where(p => names.ContainsKey(p.JobId) && names.ContainsKey(p.PersonId) && p.Date >= From && p.LastDate < From.AddDays(Days))
+            .Select(p => new Assignment(Key(p.JobId), Key(p.PersonId), Day(p.Date), Day(p.LastDate), p.Because, p.MateId is { } mate && names.ContainsKey(mate) ? Key(mate) : null))];
 
     /// <summary>What is pinned in the draft.</summary>
-    public IReadOnlySet<string> Pinned() => Placements.Where(p => p.Pinned && jobNames.ContainsKey(p.JobId)).Select(p => jobNames[p.JobId]).ToHashSet();
+    public IReadOnlySet<string> Pinned() => Placements.Where(p => p.Pinned && names.ContainsKey(p.JobId)).Select(p => Key(p.JobId)).ToHashSet();
 
     /// <summary>What of the draft can stand no more where it stands, and why.</summary>
     public IReadOnlyList<UnplacedJob> Broken() =>
-        [.. PlanCheck.Broken(Request, Standing()).Select(b => new UnplacedJob(jobIds[b.At.Job], $"{char.ToUpperInvariant(b.Obstacle[0])}{b.Obstacle[1..]}."))];
+        [.. PlanCheck.Broken(Request, Standing()).Select(b => new UnplacedJob(Guid.Parse(b.At.Job), $"{char.ToUpperInvariant(b.Obstacle[0])}{b.Obstacle[1..]}."))];
 
     /// <summary>With the pins of the draft holding, and the rest moved as little as can be.</summary>
     public ScheduleRequest Again()
@@ -101,7 +96,7 @@ internal sealed class PlanBuilder
         var pinned = Placements.Where(p => p.Pinned).Select(p => p.JobId).ToHashSet();
         return Request with
         {
-            Pins = [.. standing.Where(s => pinned.Contains(jobIds[s.Job]) && !broken.Contains(jobIds[s.Job])).Select(s => new Pin(s.Job, s.Technician, s.Day))],
+            Pins = [.. standing.Where(s => pinned.Contains(Guid.Parse(s.Job)) && !broken.Contains(Guid.Parse(s.Job))).Select(s => new Pin(s.Job, s.Technician, s.Day))],
             Previous = [.. standing.Select(s => new Placement(s.Job, s.Technician, s.Day))],
             MovePerDay = 0.5,
         };
@@ -111,15 +106,19 @@ internal sealed class PlanBuilder
 
     public DateOnly Date(int day) => From.AddDays(day);
 
-    public Guid JobId(string name) => jobIds[name];
+    /// <summary>A job or a person as the planner knows it.</summary>
+    public static string Key(Guid id) => id.ToString();
 
-    public string JobName(Guid id) => jobNames.GetValueOrDefault(id) ?? throw new BadInputException("jobId", "There is no such job to plan.");
+    /// <summary>How a job or a person is called.</summary>
+    public string Name(Guid id) => names[id];
 
-    public Guid PersonId(string name) => people[name];
+    /// <summary>A job that is in this plan.</summary>
+    public string JobKey(Guid id) => InPlan.Any(j => j.Id == id) ? Key(id) : throw new BadInputException("jobId", "There is no such job to plan.");
 
-    public string PersonName(Guid id) => people.FirstOrDefault(p => p.Value == id).Key ?? throw new BadInputException("personId", "Choose somebody with working hours.");
+    /// <summary>Somebody who can be given work in this plan.</summary>
+    public string PersonKey(Guid id) => Mechanics.Any(p => p.Id == id) ? Key(id) : throw new BadInputException("personId", "Choose somebody with working hours.");
 
-    private ScheduleJob Job(JobResponse job, string? group, IReadOnlyList<AwayRow> away) => new(jobNames[job.Id], job.Site, JsonName(job.Kind), Math.Round(job.Time.Middle * 4, MidpointRounding.AwayFromZero) / 4 is var hours && hours > 0 ? hours : 0.25)
+    private ScheduleJob Job(JobResponse job, string? group, IReadOnlyList<AwayRow> away) => new(Key(job.Id), job.Site, JsonName(job.Kind), Math.Round(job.Time.Middle * 4, MidpointRounding.AwayFromZero) / 4 is var hours && hours > 0 ? hours : 0.25)
     {
         EarliestDay = Math.Max(0, job.EarliestDate is { } earliest ? Day(earliest) : 0),
         DueDay = job.DueDate is { } due ? Day(due) : null,
@@ -129,7 +128,7 @@ internal sealed class PlanBuilder
         Group = group,
         Crew = job.Crew,
         Tools = job.Tools,
-        After = job.AfterJobId is { } after && jobNames.TryGetValue(after, out var first) ? new After(first, job.AfterDays) : null,
+        After = job.AfterJobId is { } after && InPlan.Any(j => j.Id == after) ? new After(Key(after), job.AfterDays) : null,
     };
 
     /// <summary>A kind of machine as a skill is written.</summary>

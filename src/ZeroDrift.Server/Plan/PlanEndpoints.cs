@@ -144,7 +144,7 @@ internal static class PlanEndpoints
     public static async Task<IReadOnlyList<ReleaseResponse>> Releases(Guid jobId, ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from = null, int days = UsualDays)
     {
         var plan = await BuildAsync(data, yard, day, from, days, asked: jobId);
-        return [.. Release.For(plan.Request, plan.Standing(), plan.Pinned(), plan.JobName(jobId)).Select(r => new ReleaseResponse(r.What, plan.PersonId(r.Technician), plan.Date(r.Day)))];
+        return [.. Release.For(plan.Request, plan.Standing(), plan.Pinned(), plan.JobKey(jobId)).Select(r => new ReleaseResponse(r.What, Guid.Parse(r.Technician), plan.Date(r.Day)))];
     }
 
     /// <summary>Overheads that could go with other work that opens the engine before.</summary>
@@ -178,15 +178,15 @@ internal static class PlanEndpoints
 
     private static CheckResponse Checked(PlanBuilder plan, Guid? jobId, Guid? personId, DateOnly? date)
     {
-        var job = plan.JobName(jobId ?? throw new BadInputException("jobId", "Say which job."));
-        var who = plan.PersonName(personId ?? throw new BadInputException("personId", "Say who does it."));
+        var job = plan.JobKey(jobId ?? throw new BadInputException("jobId", "Say which job."));
+        var who = plan.PersonKey(personId ?? throw new BadInputException("personId", "Say who does it."));
         var day = plan.Day(date ?? throw new BadInputException("date", "Say which day."));
         var check = PlanCheck.Of(plan.Request, plan.Standing(), job, who, day);
         var sentence = check.Obstacle is { } obstacle ? $"It cannot stand here: {obstacle}."
             : check.LateDays > 0 ? $"{Counted(check.LateDays)} after its due day."
             : check.EarlyDays > 0 ? $"{Counted(check.EarlyDays)} before its due day."
             : plan.Jobs.First(j => j.Id == jobId).DueDate is null ? "It fits." : "On its due day.";
-        return new CheckResponse(check.Obstacle is null, sentence, plan.Date(check.LastDay), check.Mate is { } mate ? plan.PersonId(mate) : null, check.LateDays, check.EarlyDays);
+        return new CheckResponse(check.Obstacle is null, sentence, plan.Date(check.LastDay), check.Mate is { } mate ? Guid.Parse(mate) : null, check.LateDays, check.EarlyDays);
     }
 
     /// <summary>A day that a plan can begin on.</summary>

@@ -67,12 +67,12 @@ internal sealed class PlanRuns(IServiceScopeFactory scopes, WriteGate gate, Flee
             var found = Scheduler.Plan(plan.Again(), new Progress(this), stopped);
             if (found.Status == ScheduleStatus.Infeasible)
             {
-                Unplaced = [.. found.Unplaced.Select(u => new UnplacedJob(plan.JobId(u.Job), u.Reason))];
-                state = new RunResponse(false, null, null, "The pins cannot all hold: " + string.Join(" ", found.Unplaced.Select(u => $"{u.Job}: {u.Reason}")), []);
+                Unplaced = [.. found.Unplaced.Select(u => new UnplacedJob(Guid.Parse(u.Job), u.Reason))];
+                state = new RunResponse(false, null, null, "The pins cannot all hold: " + string.Join(" ", found.Unplaced.Select(u => $"{plan.Name(Guid.Parse(u.Job))}: {u.Reason}")), []);
                 return;
             }
             var moved = await KeepAsync(plan, found);
-            Unplaced = [.. found.Unplaced.Select(u => new UnplacedJob(plan.JobId(u.Job), u.Reason))];
+            Unplaced = [.. found.Unplaced.Select(u => new UnplacedJob(Guid.Parse(u.Job), u.Reason))];
             state = new RunResponse(false, found.Cost, found.Bound, Bound(found), moved);
         }
         catch (Exception fault)
@@ -101,14 +101,14 @@ internal sealed class PlanRuns(IServiceScopeFactory scopes, WriteGate gate, Flee
             var rows = await data.Placements.Where(p => open.Contains(p.JobId)).ToDictionaryAsync(p => p.JobId);
             foreach (var at in found.Assignments)
             {
-                var id = plan.JobId(at.Job);
+                var id = Guid.Parse(at.Job);
                 if (!rows.Remove(id, out var row)) data.Placements.Add(row = new PlacementRow { JobId = id });
-                (row.PersonId, row.MateId, row.Date, row.LastDate, row.Because) = (plan.PersonId(at.Technician), at.Mate is null ? null : plan.PersonId(at.Mate), plan.Date(at.Day), plan.Date(at.LastDay), at.Because);
-                if (was.TryGetValue(id, out var old) && (old.PersonId != row.PersonId || old.Date != row.Date)) moved.Add($"{at.Job}: from {Core.Said.Day(old.Date)} to {Core.Said.Day(row.Date)}, {at.Technician}. {at.Because}");
+                (row.PersonId, row.MateId, row.Date, row.LastDate, row.Because) = (Guid.Parse(at.Technician), at.Mate is null ? null : Guid.Parse(at.Mate), plan.Date(at.Day), plan.Date(at.LastDay), at.Because);
+                if (was.TryGetValue(id, out var old) && (old.PersonId != row.PersonId || old.Date != row.Date)) moved.Add($"{plan.Name(id)}: from {Core.Said.Day(old.Date)} to {Core.Said.Day(row.Date)}, {plan.Name(row.PersonId)}. {at.Because}");
             }
             foreach (var gone in rows.Values)
             {
-                moved.Add($"{plan.JobName(gone.JobId)}: taken out of the plan.");
+                moved.Add($"{plan.Name(gone.JobId)}: taken out of the plan.");
                 data.Placements.Remove(gone);
             }
             return true;

@@ -85,6 +85,15 @@ internal sealed class VisitScript
 
     public TakingResult Answer(VisitQuestion question, VisitAnswer answer) => Offer(id => new Answered(question, answer, []) { Id = id, At = At(), By = By, Device = "t" });
 
+    public TakingResult Pause(DateTimeOffset? at = null) => Offer(id => new Paused { Id = id, At = at ?? At(), By = By, Device = "t" });
+
+    public TakingResult Resume(DateTimeOffset? at = null) => Offer(id => new Resumed { Id = id, At = at ?? At(), By = By, Device = "t" });
+
+    /// <summary>Nothing is written down for so long.</summary>
+    public void Pass(int minutes) => made += minutes;
+
+    public DateTimeOffset Now => new DateTimeOffset(2026, 11, 1, 8, 0, 0, TimeSpan.Zero).AddMinutes(made);
+
     /// <summary>Opened, safe, cold.</summary>
     public VisitScript Ready(JobKind job = JobKind.Overhead)
     {
@@ -115,5 +124,9 @@ internal sealed class VisitScript
 
     public PointView Point(string label) => Visit.Points.Single(p => p.Point == label);
 
-    private DateTimeOffset At() => new DateTimeOffset(2026, 11, 1, 8, 0, 0, TimeSpan.Zero).AddMinutes(++made);
+    private DateTimeOffset At()
+    {
+        made++;
+        return Now;
+    }
 }

@@ -62,10 +62,9 @@ internal static class AheadEndpoints
         }
         var drawers = await data.ShimDrawers.AsNoTracking().Where(d => d.SiteId == id && d.ClosedAt == null).Select(d => d.Id).ToListAsync();
         var held = await ShimStock.HeldAsync(data, drawers);
-        return new SiteShimsResponse(site.Name, until, engines, notKnown, [.. from sort in wants.GroupBy(w => w.Sort, w => w.Point)
-            from size in ShimForecast.Hold([.. sort])
-            let have = held.Where(h => h.Sort.Fits(sort.Key) && Math.Abs(h.SizeMm - size.SizeMm) < 5e-5).Sum(h => h.Count)
-            select new HoldResponse(sort.Key.Access, sort.Key.DiameterMm, size.SizeMm, size.Hold, size.Expected, have)]);
+        return new SiteShimsResponse(site.Name, until, engines, notKnown, [.. from size in ShimForecast.Hold(wants)
+            let have = held.Where(h => h.Sort.Fits(size.Sort) && Math.Abs(h.SizeMm - size.SizeMm) < 5e-5).Sum(h => h.Count)
+            select new HoldResponse(size.Sort.Access, size.Sort.DiameterMm, size.SizeMm, size.Hold, size.Expected, have)]);
     }
 
     /// <summary>Points whose shim is decided and laid out or on order: nobody carries another for them.</summary>
