@@ -61,7 +61,7 @@ export const queries = {
   jobs: () => queryOptions({ queryKey: ['jobs'], queryFn: () => answer(api.GET('/api/jobs')) }),
   hoursAhead: (id: string, asked: { hours?: number; date?: string }) =>
     queryOptions({
-      queryKey: ['engines', id, 'hours-ahead', asked],
+      queryKey: ['engine', id, 'hours-ahead', asked],
       queryFn: () => answer(api.GET('/api/engines/{id}/hours-ahead', { params: { path: { id }, query: asked } })),
     }),
   round: () => queryOptions({ queryKey: ['hours', 'round'], queryFn: () => answer(api.GET('/api/hours/round')) }),

@@ -2,6 +2,7 @@ import type { QueryClient } from '@tanstack/vue-query'
 import { group } from 'd3-array'
 import { ref } from 'vue'
 import { goneSince } from '../api/reach'
+import { staleBy } from '../api/touched'
 import { exchange } from './exchange'
 import { moveFirstOutbox } from './firstOutbox'
 import { headOf, heldVisit, pull } from './held'
@@ -18,7 +19,7 @@ const longestPause = 60_000
 export const isHeld = ref(false)
 
 /** What a sent visit makes stale. */
-export const afterEntries = [['visit'], ['visits'], ['yard'], ['engine']]
+export const afterEntries = staleBy('visit', 'meter')
 
 const pauses = new Map<string, { until: number; tries: number }>()
 let timer: ReturnType<typeof setTimeout> | undefined

@@ -42,8 +42,7 @@ export function useSend() {
     onSuccess: async () => {
       // The sender has had the pages ask again; the form waits for that answer and does not ask once more.
       const asked = afterEntries.map((queryKey) => client.invalidateQueries({ queryKey }, { cancelRefetch: false }))
-      const stale = [['drift'], ['instruments'], ['people']]
-      await Promise.all([...asked, ...stale.map((queryKey) => client.invalidateQueries({ queryKey }))])
+      await Promise.all(asked)
     },
   })
 }

@@ -4,6 +4,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef } from 'vue'
 import { sentence, type Schemas } from '../../api/client'
 import { sendTypes } from '../../api/files'
+import { makeStale } from '../../api/touched'
 import { toast } from '../../shared/toasts/toasts'
 import { plural } from '../../shared/words/counts'
 
@@ -25,7 +26,7 @@ async function send(path: 'preview' | 'import') {
     const answer = await sendTypes(path, file.value)
     report.value = answer
     if (path === 'preview') return
-    await client.invalidateQueries({ queryKey: ['types'] })
+    await makeStale(client, 'type')
     toast(`${plural(answer.added, 'type')} added to the book.`)
     emit('done')
   } catch (caught) {

@@ -5,7 +5,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { ref, shallowRef } from 'vue'
 import { sentence, type Schemas } from '../../api/client'
 import { sendHours } from '../../api/files'
-import { afterHours } from '../../api/writes'
+import { makeStale } from '../../api/touched'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import { toast } from '../../shared/toasts/toasts'
@@ -30,7 +30,7 @@ async function send(path: 'preview' | 'import') {
     report.value = path === 'preview' ? answer : null
     if (path === 'preview') return
     file.value = null
-    await Promise.all(afterHours.map((queryKey) => client.invalidateQueries({ queryKey })))
+    await makeStale(client, 'meter')
     toast(`${plural(answer.taken, 'figure')} taken${answer.waiting ? `, ${answer.waiting} to be decided` : ''}.`)
   } catch (caught) {
     failure.value = caught

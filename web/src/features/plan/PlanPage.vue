@@ -5,6 +5,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, nextTick, ref, watch } from 'vue'
 import { sentence } from '../../api/client'
 import { queries } from '../../api/queries'
+import { makeStale } from '../../api/touched'
 import { useWrite, writes } from '../../api/writes'
 import { useAddressed } from '../../shared/address/useAddressed'
 import Loaded from '../../shared/loaded/Loaded.vue'
@@ -43,7 +44,7 @@ const running = computed(() => run.data.value?.running ?? false)
 watch(running, async (now, before) => {
   if (now || !before) return
   moved.value = run.data.value?.moved ?? []
-  await client.invalidateQueries({ queryKey: ['plan'] })
+  await makeStale(client, 'run', 'plan')
 })
 const used = computed(() => {
   const p = plan.data.value

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef } from 'vue'
 import { sentence, type Schemas } from '../../../api/client'
 import { sendCount } from '../../../api/files'
+import { makeStale } from '../../../api/touched'
 import Field from '../../../shared/fields/Field.vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { useMe } from '../../../shared/fields/useMe'
@@ -42,7 +43,7 @@ async function send(keep: boolean) {
     would.value = keep ? null : answer
     if (!keep) return
     file.value = null
-    await client.invalidateQueries({ queryKey: ['shims'] })
+    await makeStale(client, 'shim')
     toast(`Counted: ${plural(answer.changes.length, 'size')} put right.`)
   } catch (caught) {
     failure.value = caught
