@@ -93,17 +93,23 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
     }
 
     [Fact]
-    public void A_meter_reading_below_the_last_is_refused_and_a_replaced_meter_is_not()
+    public void A_meter_reading_below_the_last_is_refused_and_one_that_could_be_two_figures_is_asked()
     {
         screen.Open("/");
         screen.Press("Set 1");
         screen.Press("Read the meter");
         screen.Fill("The meter shows", "12");
         screen.Press("Keep the reading");
-        screen.See("is below the last reading");
+        screen.See("12 h is below the");
         screen.Fill("The meter shows", "99999999");
         screen.Press("Keep the reading");
         screen.See("Engine hours must be from 0 to 1000000 h");
+        screen.Fill("The meter shows", "3,200");
+        screen.Press("Keep the reading");
+        screen.See("could be 3.2 h or 3200 h: say which.");
+        screen.Press("3200 h");
+        screen.Press("Keep the reading");
+        screen.SeeNo("say which");
     }
 
     [Fact]

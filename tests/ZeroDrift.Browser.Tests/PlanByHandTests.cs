@@ -75,7 +75,7 @@ public sealed class PlanByHandTests : IDisposable
         screen.Fill("Lorry 1", "12");
         screen.Press("Take 1 figure");
         screen.See("One figure waits to be decided.");
-        screen.See("It does not fit between the figures around it");
+        screen.See("12 h is below the");
         screen.Press("The meter was replaced…");
         screen.Press("Take it");
         screen.See("Every figure that came in is in its meter.");

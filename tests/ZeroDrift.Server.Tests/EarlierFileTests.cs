@@ -21,7 +21,7 @@ public sealed class EarlierFileTests : IDisposable
         var visits = (await server.GetAsync("/api/visits?take=200")).GetProperty("visits").EnumerateArray().ToDictionary(v => v.GetProperty("visitId").GetGuid());
         Assert.True(visits.Count > 20);
         foreach (var before in told.RootElement.GetProperty("visits").EnumerateArray())
-            foreach (var field in (string[])["engineId", "job", "date", "state", "head", "shownHours", "measured"]) Same(before, visits[before.GetProperty("visitId").GetGuid()], field);
+            foreach (var field in (string[])["engineId", "job", "date", "state", "head", "shownHours", "found"]) Same(before, visits[before.GetProperty("visitId").GetGuid()], field);
         var engine = await server.GetAsync($"/api/engines/{told.RootElement.GetProperty("engine").GetGuid()}");
         var meter = engine.GetProperty("meter").EnumerateArray().ToDictionary(m => m.GetProperty("id").GetGuid());
         foreach (var before in told.RootElement.GetProperty("meter").EnumerateArray())

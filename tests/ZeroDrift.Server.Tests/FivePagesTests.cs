@@ -70,7 +70,7 @@ public sealed class FivePagesTests
 
     private static async Task AgreeAsync(ServerWithFile server)
     {
-        var due = await server.GetAsync("/api/due");
+        var due = await SettledAsync(server);
         var jobs = (await server.GetAsync("/api/jobs")).EnumerateArray().ToLookup(j => j.GetProperty("engineId").GetString());
         foreach (var row in due.GetProperty("engines").EnumerateArray())
         {
@@ -91,6 +91,20 @@ public sealed class FivePagesTests
         var early = due.GetProperty("engines").EnumerateArray().Where(r => r.GetProperty("driftsBeforeBook").GetBoolean()).ToList();
         Assert.Equal(early.Count, due.GetProperty("early").GetProperty("engines").GetInt32());
         Assert.Equal(early.Sum(r => r.GetProperty("voice").GetProperty("risk").GetDouble()), due.GetProperty("early").GetProperty("expectedOut").GetDouble(), 1e-6);
+    }
+
+    /// <summary>The due list once the group is fitted again behind what came in.</summary>
+    private static async Task<JsonElement> SettledAsync(ServerWithFile server)
+    {
+        var due = await server.GetAsync("/api/due");
+        for (var still = 0; still < 6;)
+        {
+            await Task.Delay(300);
+            var next = await server.GetAsync("/api/due");
+            still = next.GetRawText() == due.GetRawText() ? still + 1 : 0;
+            due = next;
+        }
+        return due;
     }
 
     private static string Said(JsonElement of, string name) => of.GetProperty(name).GetRawText();

@@ -53,9 +53,9 @@ public sealed class MeterTests : IDisposable
         await ReadAsync(twin, new { hours = 1100, date = "2026-10-21" });
 
         Assert.Equal(HttpStatusCode.OK, (await ReadAsync(twin, new { hours = 1050, date = "2026-10-11" })).Status);
-        var (status, body) = await ReadAsync(twin, new { hours = 1150, date = "2026-10-12" });
+        var (status, body) = await ReadAsync(twin, new { hours = 1101, date = "2026-10-20" });
         Assert.Equal(HttpStatusCode.BadRequest, status);
-        Assert.StartsWith("1\u202f150 h on 12 Oct 2026 is above the 1\u202f100 h of 21 Oct 2026, which was read later.", body.Sentence("hours"), StringComparison.Ordinal);
+        Assert.StartsWith("1\u202f101 h on 20 Oct 2026 is above the 1\u202f100 h of 21 Oct 2026, which was read later.", body.Sentence("hours"), StringComparison.Ordinal);
     }
 
     [Fact]

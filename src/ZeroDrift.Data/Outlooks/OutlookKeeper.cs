@@ -19,7 +19,11 @@ public static class OutlookKeeper
     private const int FitAtOnceUpTo = 4;
 
     /// <summary>What a whole fit of a type came to.</summary>
-    public sealed record TypeOutlooks(Guid TypeId, IReadOnlyList<OutlookRow> Rows, LearnedContent? Learned);
+    /// <param name="TypeId">The type.</param>
+    /// <param name="Rows">Its engines' outlooks.</param>
+    /// <param name="Learned">What the group has taught; null where it taught nothing.</param>
+    /// <param name="Rested">The versions of the outlooks that stood when it was begun, by engine.</param>
+    public sealed record TypeOutlooks(Guid TypeId, IReadOnlyList<OutlookRow> Rows, LearnedContent? Learned, IReadOnlyDictionary<Guid, long> Rested);
 
     /// <summary>Brings one engine's outlook up to its record, with what its group has taught so far.</summary>
     /// <returns>Whether the rest of its type should be fitted again.</returns>
@@ -109,26 +113,40 @@ public static class OutlookKeeper
     public static async Task<TypeOutlooks?> FitAsync(ZeroDriftContext data, Guid typeId, DateOnly today, FleetRisk? tried = null)
     {
         if (await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == typeId) is not { } type) return null;
+        // Noted before anything is read: what changes from here on is newer than this fit.
+        var rested = await data.Outlooks.AsNoTracking().Where(o => o.EngineTypeId == typeId).ToDictionaryAsync(o => o.EngineId, o => o.Version);
         var fleet = await data.SettingsAsync();
         var lives = await EngineLives.LoadAsync(data, type, fleet, today);
         var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, Risk(fleet, type, tried));
         return new TypeOutlooks(
             typeId,
             [.. lives.Zip(fit.Engines).Select(p => Row(p.First, type, p.Second, fit.Learned?.Said.GetValueOrDefault(p.Second.Id), fleet, today))],
-            fit.Learned is { } learned ? LearnedContent.Of(learned) : null);
+            fit.Learned is { } learned ? LearnedContent.Of(learned) : null,
+            rested);
     }
 
-    /// <summary>Keeps a fit; part of the transaction under way. Rows that say the same are left as they are.</summary>
+    /// <summary>
+    /// Keeps a fit; part of the transaction under way. Rows that say the same are left as they are, and so is an engine that has changed or gone since the
+    /// fit was begun: what stands of it is newer, and what the group learned is told it in place of what it said before.
+    /// </summary>
     public static async Task KeepAsync(ZeroDriftContext data, TypeOutlooks fit)
     {
         var known = await data.Outlooks.Where(o => o.EngineTypeId == fit.TypeId).ToDictionaryAsync(o => o.EngineId);
-        foreach (var row in fit.Rows) Upsert(data, known.GetValueOrDefault(row.EngineId) ?? await data.Outlooks.FirstOrDefaultAsync(o => o.EngineId == row.EngineId), row);
+        var newer = known.Values.Where(o => fit.Rested.GetValueOrDefault(o.EngineId) != o.Version).Select(o => o.EngineId).Concat(fit.Rested.Keys.Where(id => !known.ContainsKey(id))).ToHashSet();
+        foreach (var row in fit.Rows.Where(r => !newer.Contains(r.EngineId))) Upsert(data, known.GetValueOrDefault(row.EngineId) ?? await data.Outlooks.FirstOrDefaultAsync(o => o.EngineId == row.EngineId), row);
         var kept = await data.TypeFits.FirstOrDefaultAsync(f => f.EngineTypeId == fit.TypeId);
         if (fit.Learned is null && kept is not null) data.TypeFits.Remove(kept);
         if (fit.Learned is { } learned)
         {
-            if (kept is not null) kept.Learned = learned.ToJson();
-            else data.TypeFits.Add(new TypeFitRow { EngineTypeId = fit.TypeId, Learned = learned.ToJson() });
+            var shared = learned.Shared;
+            foreach (var id in newer)
+            {
+                if (fit.Rows.FirstOrDefault(r => r.EngineId == id)?.Said is { } before) shared = shared.Without(SaidContent.Of(before));
+                if (known.GetValueOrDefault(id)?.Said is { } now) shared = shared.Plus(SaidContent.Of(now));
+            }
+            var told = (learned with { Shared = shared }).ToJson();
+            if (kept is not null) kept.Learned = told;
+            else data.TypeFits.Add(new TypeFitRow { EngineTypeId = fit.TypeId, Learned = told });
         }
         await data.SaveChangesAsync();
     }

@@ -22,7 +22,9 @@ internal static class DueLetter
             foreach (var row in week) text.Append("  ").Append(row.Name).Append(", ").Append(row.Site).Append(": ").Append(Rule(row)).Append(", ").Append(Said.Day(row.Decides.Date!.Value)).Append("\r\n");
             text.Append("\r\n");
         }
-        using var letter = new MimeMessage { Date = new DateTimeOffset(day.Now, TimeSpan.Zero), Subject = $"{fleet}: due", Body = new TextPart("plain") { Text = text.ToString(), ContentTransferEncoding = ContentEncoding.Base64 } };
+        var body = new TextPart("plain") { ContentTransferEncoding = ContentEncoding.Base64 };
+        body.SetText(Encoding.UTF8, text.ToString());
+        using var letter = new MimeMessage { Date = new DateTimeOffset(day.Now, TimeSpan.Zero), Subject = $"{fleet}: due", Body = body };
         var bytes = new MemoryStream();
         await letter.WriteToAsync(bytes);
         return Results.Bytes(bytes.ToArray(), "message/rfc822");

@@ -102,7 +102,7 @@ internal sealed class Refits : BackgroundService
     {
         await using var scope = scopes.CreateAsyncScope();
         var data = scope.ServiceProvider.GetRequiredService<ZeroDriftContext>();
-        // What came in while it was worked out rings again, so nothing stale stays.
+        // What came in while it was worked out stays as it stands, and has asked for another fit already.
         if (await OutlookKeeper.FitAsync(data, typeId, day.Today) is { } fit) await gate.RunAsync(write => OutlookKeeper.KeepAsync(write, fit));
     }
 }
