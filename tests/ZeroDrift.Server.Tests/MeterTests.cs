@@ -70,7 +70,7 @@ public sealed class MeterTests : IDisposable
         Assert.Equal([1.48, 1480], asked.GetProperty("ways").EnumerateArray().Select(w => w.GetDouble()));
         await server.PostFileAsync("/api/hours/import", file);
         var waits = (await server.GetAsync("/api/hours/waiting"))[0];
-        Assert.Contains("It could be 1.5 h or 1\u202f480 h", waits.GetProperty("sentence").GetString(), StringComparison.Ordinal);
+        Assert.Contains("It could be 1.48 h or 1\u202f480 h", waits.GetProperty("sentence").GetString(), StringComparison.Ordinal);
 
         var path = $"/api/hours/waiting/{waits.GetProperty("id").GetGuid()}/decision";
         Assert.Equal(HttpStatusCode.BadRequest, (await server.PostAsync(path, new { decision = "take", who = "Tove" })).Status);

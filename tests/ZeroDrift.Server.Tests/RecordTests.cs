@@ -1,11 +1,10 @@
 using System.Net;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using ZeroDrift.Data.Projections;
 using ZeroDrift.Data;
+using ZeroDrift.Data.Projections;
 using ZeroDrift.Data.Starting;
 using ZeroDrift.Data.Storage;
-using ZeroDrift.Data.Visits;
 using ZeroDrift.Data.Writing;
 
 namespace ZeroDrift.Server.Tests;

@@ -1,4 +1,3 @@
-using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Visits;

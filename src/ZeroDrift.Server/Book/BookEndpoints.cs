@@ -6,7 +6,6 @@ using ZeroDrift.Core.Turning;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;

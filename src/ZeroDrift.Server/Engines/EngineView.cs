@@ -1,6 +1,5 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Calls;
-using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;

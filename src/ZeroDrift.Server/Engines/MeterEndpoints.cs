@@ -1,6 +1,5 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
-using ZeroDrift.Core;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;

@@ -17,7 +17,7 @@ internal static class HoursDecision
         if (decision is not ("take" or "meterReplaced")) throw new BadInputException("decision", $"'{Problem.Short(decision, 30)}' is no decision; say take, meterReplaced or setAside.");
         row.EngineId = request.EngineId ?? row.EngineId ?? throw new BadInputException("engineId", "Say which engine it is.");
         var date = request.Date ?? row.Date ?? throw new BadInputException("date", "Give the day it was read.");
-        var hours = request.Hours ?? (row.Ways is null ? row.Hours : null) ?? throw new BadInputException("hours", row.Ways is { } ways ? $"It could be {string.Join(" or ", ways.Select(Said.Hours))}: say which." : "Give what the meter shows.");
+        var hours = request.Hours ?? (row.Ways is null ? row.Hours : null) ?? throw new BadInputException("hours", row.Ways is { } ways ? $"It could be {Said.Either(ways)}: say which." : "Give what the meter shows.");
         var history = (await intake.EngineAsync(row.EngineId.Value) ?? throw new BadInputException("engineId", "There is no such engine in the yard.")).Readings.ToHistory();
         var reading = new MeterReadingRow { Id = Guid.CreateVersion7(), EngineId = row.EngineId.Value, Date = date, ShownHours = EngineHours.Of(hours), Who = request.Who ?? row.Who, Remark = $"Decided: {row.Written}"[..Math.Min(200, $"Decided: {row.Written}".Length)], Why = request.Why };
         if (decision == "meterReplaced")

@@ -1,8 +1,8 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
-using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data;
+using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Writing;

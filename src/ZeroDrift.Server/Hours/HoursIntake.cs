@@ -45,13 +45,13 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
     /// <summary>A figure's own sentence: what speaks against it and what would be right.</summary>
     public static string Sentence(ReportedHours judged, string machine)
     {
-        if (judged.Misfit is { } misfit) return $"{misfit.Sentence()} Or set it aside.";
+        if (judged.Misfit is { } misfit) return $"{misfit.Sentence()} It can be set aside too.";
         return judged.Doubt switch
         {
             HoursDoubt.UnknownMachine => $"No engine of the yard goes by {machine}, its serial number or its machine's registration. Say which one it is, or set it aside.",
             HoursDoubt.FasterThanClock => "No meter shows that many hours. Put it right, or set it aside.",
             HoursDoubt.WrongUnit => $"As hours it cannot be; in another unit it would be {Said.Hours(judged.PerhapsHours ?? 0)}. Take that, or put it right.",
-            HoursDoubt.TwoWays => $"It could be {string.Join(" or ", judged.Ways.Select(Said.Hours))}. Say which, or set it aside.",
+            HoursDoubt.TwoWays => $"It could be {Said.Either(judged.Ways)}. Say which, or set it aside.",
             HoursDoubt.CutOff => "The document ends in the middle; what stood before is taken. Bring it again whole.",
             _ => "There is no figure or no day in it that can be read. Put it right, or set it aside.",
         };

@@ -2,7 +2,6 @@ using System.Text;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Data;
-using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.OpenApi;
 using ZeroDrift.Server.Outlooks;

@@ -1,9 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
-using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
 using ZeroDrift.Server.OpenApi;

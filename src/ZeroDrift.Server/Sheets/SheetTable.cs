@@ -99,7 +99,7 @@ internal sealed record SheetTable(char Separator, IReadOnlyList<string> Columns,
 
     /// <summary>The question that a figure asks which could be two.</summary>
     public static string EitherWay(string text, IReadOnlyList<double> ways) =>
-        $"'{text}' could be {string.Join(" or ", ways.Select(Said.Hours))}. Write it without a sign between thousands, or say which it is.";
+        $"'{text}' could be {Said.Either(ways)}. Write it without a sign between thousands, or say which it is.";
 
     /// <summary>Bytes as text: UTF-8, else as older spreadsheets write.</summary>
     /// <exception cref="BadInputException">Field <c>file</c>: empty or no text.</exception>

@@ -8,7 +8,6 @@ using ZeroDrift.Core;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Shims;
 using ZeroDrift.Data.Visits;
 using ZeroDrift.Data.Writing;
 using ZeroDrift.Server.Errors;
