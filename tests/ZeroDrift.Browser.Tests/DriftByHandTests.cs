@@ -31,6 +31,8 @@ public sealed class DriftByHandTests : IDisposable
         screen.SeeNo("Answer this first");
         screen.Press("Sign the spot check");
         screen.See("Signed by");
+        // Signed is signed here first; the rates are the server's.
+        screen.Wait(15, "the signature at the server", () => Get($"/api/visits/{visit}").GetProperty("state").GetString() == "signed");
 
         screen.Open($"/engines/{engine}/drift");
         screen.See("as found left out of the rates; it was warm.");
