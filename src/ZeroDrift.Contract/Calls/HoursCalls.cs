@@ -34,6 +34,6 @@ public static class HoursCalls
     {
         var (before, reading) = (readings[index - 1], readings[index]);
         if (reading.Date < before.Date) throw new BadInputException($"readings[{index}].date", $"{Said.Day(reading.Date)} comes before {Said.Day(before.Date)}; give the readings in the order of their days.");
-        if (MeterMisfit.Between(before, reading, true) is { } fault) throw new MeterMisfit(fault, reading, before).Complaint().Inside($"readings[{index}]");
+        if (MeterMisfit.After(before, reading) is { } misfit) throw misfit.Complaint().Inside($"readings[{index}]");
     }
 }

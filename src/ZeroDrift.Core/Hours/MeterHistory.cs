@@ -62,9 +62,7 @@ public sealed class MeterHistory
     public MeterMisfit? MisfitWithout(MeterReading gone)
     {
         var place = readings.IndexOf(gone);
-        return place <= 0 || place == readings.Count - 1 || MeterMisfit.Between(readings[place - 1], readings[place + 1], true) is not { } fault
-            ? null
-            : new MeterMisfit(fault, readings[place + 1], readings[place - 1]);
+        return place <= 0 || place == readings.Count - 1 ? null : MeterMisfit.After(readings[place - 1], readings[place + 1]);
     }
 
     /// <summary>Total hours for what the meter in place on a day shows. On the day of a change it is whichever meter the figure goes on from.</summary>
@@ -87,8 +85,7 @@ public sealed class MeterHistory
     private static MeterMisfit? At(List<MeterReading> ordered, MeterReading reading)
     {
         var i = ordered.LastIndexOf(reading);
-        if (i > 0 && MeterMisfit.Between(ordered[i - 1], reading, true) is { } early) return new MeterMisfit(early, reading, ordered[i - 1]);
-        return i < ordered.Count - 1 && MeterMisfit.Between(reading, ordered[i + 1], false) is { } late ? new MeterMisfit(late, reading, ordered[i + 1]) { IsAfterBeside = false } : null;
+        return (i > 0 ? MeterMisfit.After(ordered[i - 1], reading) : null) ?? (i < ordered.Count - 1 ? MeterMisfit.Before(reading, ordered[i + 1]) : null);
     }
 
     private static List<MeterReading> InOrder(IEnumerable<MeterReading> given)

@@ -48,13 +48,19 @@ public sealed record MeterMisfit(MeterFault Fault, MeterReading Reading, MeterRe
         : today is { } day && reading.Date > day.AddDays(1) ? new MeterMisfit(MeterFault.StillToCome, reading)
         : null;
 
-    /// <summary>What speaks against two readings, one after the other; the fault is named from the view of either.</summary>
-    /// <returns>Null where nothing does.</returns>
-    public static MeterFault? Between(MeterReading before, MeterReading after, bool seenFromAfter)
+    /// <summary>What speaks against a reading that follows another.</summary>
+    /// <returns>Null where it goes on from it.</returns>
+    public static MeterMisfit? After(MeterReading before, MeterReading reading) => Between(before, reading, MeterFault.BelowEarlier) is { } fault ? new MeterMisfit(fault, reading, before) : null;
+
+    /// <summary>What speaks against a reading that another follows.</summary>
+    /// <returns>Null where that goes on from it.</returns>
+    public static MeterMisfit? Before(MeterReading reading, MeterReading after) => Between(reading, after, MeterFault.AboveLater) is { } fault ? new MeterMisfit(fault, reading, after) { IsAfterBeside = false } : null;
+
+    private static MeterFault? Between(MeterReading first, MeterReading second, MeterFault backwards)
     {
-        var run = after.ShownHours - before.EndsAt;
-        if (run < -1e-9) return seenFromAfter ? MeterFault.BelowEarlier : MeterFault.AboveLater;
+        var run = second.ShownHours - first.EndsAt;
+        if (run < -1e-9) return backwards;
         // Two readings on one day, or late one evening and early the next, can still be a full day apart.
-        return run > 24.0 * (after.Date.DayNumber - before.Date.DayNumber + 1) ? MeterFault.FasterThanClock : null;
+        return run > 24.0 * (second.Date.DayNumber - first.Date.DayNumber + 1) ? MeterFault.FasterThanClock : null;
     }
 }

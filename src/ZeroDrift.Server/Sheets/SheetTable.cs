@@ -95,11 +95,11 @@ internal sealed record SheetTable(char Separator, IReadOnlyList<string> Columns,
 
     /// <summary>The same where it must be one figure.</summary>
     /// <exception cref="BadInputException">Field <paramref name="column"/>: no figure of hours, or one that could be two.</exception>
-    public double SureHours(string text, string column) => Hours(text, column) is [var sure] ? sure : throw new BadInputException(column, EitherWay(text, Hours(text, column)));
-
-    /// <summary>The question that a figure asks which could be two.</summary>
-    public static string EitherWay(string text, IReadOnlyList<double> ways) =>
-        $"'{text}' could be {Said.Either(ways)}. Write it without a sign between thousands, or say which it is.";
+    public double SureHours(string text, string column)
+    {
+        var ways = Hours(text, column);
+        return ways is [var sure] ? sure : throw new BadInputException(column, $"'{text}' could be {Said.Either(ways)}. Write it without a sign between thousands, or say which it is.");
+    }
 
     /// <summary>Bytes as text: UTF-8, else as older spreadsheets write.</summary>
     /// <exception cref="BadInputException">Field <c>file</c>: empty or no text.</exception>
