@@ -13,7 +13,7 @@ public sealed class HttpsTests : IAsyncLifetime
     private readonly string data = Directory.CreateTempSubdirectory("zero-drift-https-").FullName;
     private BuiltServer server = null!;
 
-    public async Task InitializeAsync()
+    public async ValueTask InitializeAsync()
     {
         server = new BuiltServer(data, "--https");
         Assert.True(await server.IsReadyAsync(), server.Said);
@@ -79,11 +79,11 @@ public sealed class HttpsTests : IAsyncLifetime
             Assert.Equal(HttpStatusCode.BadRequest, (await plain.GetAsync("/api/install/qr.svg" + bad)).StatusCode);
     }
 
-    public Task DisposeAsync()
+    public ValueTask DisposeAsync()
     {
         server.Dispose();
         Directory.Delete(data, true);
-        return Task.CompletedTask;
+        return ValueTask.CompletedTask;
     }
 
     /// <summary>A client that trusts this root and no other.</summary>
