@@ -96,7 +96,7 @@ public sealed partial class ContractJson : JsonSerializerContext
     private static IEnumerable<JsonConverter> Enumerations =>
     [
         Word<EngineCycle>(), Word<LashKind>(), Word<TurningMethod>(), Word<ValveState>(), Word<Feel>(), Word<VerdictState>(), Word<Because>(), Word<JudgedAction>(),
-        Word<JudgingSchool>(), Word<MeasuringAim>(), Word<AdjusterWord>(), Word<DemandWord>(), Word<ShimAccess>(), Word<Core.Shims.ShimOrigin>(), Word<AdviceAction>(), Word<AttemptStage>(), Word<WayOut>(), Word<ScrewDirection>(), Word<LimitSide>(), Word<OutlookStage>(),
+        Word<JudgingSchool>(), Word<MeasuringAim>(), Word<AdjusterWord>(), Word<AdjusterKind>(), Word<DemandWord>(), Word<ShimAccess>(), Word<Core.Shims.ShimOrigin>(), Word<AdviceAction>(), Word<AttemptStage>(), Word<WayOut>(), Word<ScrewDirection>(), Word<LimitSide>(), Word<OutlookStage>(),
         Word<JobKind>(), Word<CoursePart>(), Word<MeasuringAsk>(), Word<VisitPlace>(), Word<NutState>(), Word<MachineProperty>(), Word<VisitState>(), Word<NextDo>(), Word<PointOutcome>(), Word<SpecCondition>(), Word<StepList>(), Word<Counting>(), Word<MachineKind>(), Word<ReadingStage>(),
         Word<SettingOrder>(), Word<PointOrder>(), Word<SettingManner>(), Word<MeasuringMeans>(), Word<FigureSource>(), Word<CrankEnd>(), Word<ProofKind>(), Word<StartState>(), Word<PushrodStart>(), Word<ShimEnd>(), Word<PushrodGoal>(), Word<ShimKnownBy>(), Word<BookLetters>(), Word<KitSort>(), Word<ValveGear>(),
     ];

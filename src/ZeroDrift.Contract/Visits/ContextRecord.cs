@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
@@ -107,77 +108,32 @@ public sealed record AwaitingPointRecord(string Point, FigureRecord Found)
 
 public sealed record PlannedShimRecord(double OldMm, double NewMm, Core.Shims.ShimOrigin Origin, string? FromPoint);
 
-public sealed record ContextTypeRecord
+/// <summary>The type of the engine: what its book says of it, and what is worked out of that.</summary>
+public sealed record ContextTypeRecord : TypeFacts
 {
+    [JsonConstructor]
+    public ContextTypeRecord()
+    {
+    }
+
+    /// <summary>Takes over what the book says.</summary>
+    public ContextTypeRecord(TypeFacts facts)
+        : base(facts)
+    {
+    }
+
     public required Guid Id { get; init; }
     public required string Code { get; init; }
     public required string Name { get; init; }
-    public required EngineCycle Cycle { get; init; }
     public required IReadOnlyList<int> FiringOrder { get; init; }
-    public IReadOnlyList<double>? FiringAnglesDeg { get; init; }
     public ValveTiming? Timing { get; init; }
-    public required double RampGuardDeg { get; init; }
-    public required TurningMethod Method { get; init; }
     public required IReadOnlyList<BookStopRequest> BookStops { get; init; }
-    public required string Rotation { get; init; }
-    public required string BarringTool { get; init; }
-    public required double ToolTurnsPerCrankTurn { get; init; }
-    public double ColdMaxC { get; set; } = 40;
-    public double? DialConversion { get; init; }
-
-    /// <summary>Where the dial touches the rocker.</summary>
-    public string? DialContact { get; init; }
-    public PointOrder Order { get; set; }
-    public SettingOrder? Setting { get; init; }
-    public JudgingSchool Judging { get; set; }
-    public SettingManner Manner { get; set; }
-    public MeasuringMeans Measuring { get; set; }
-    public bool Spark { get; set; }
-
-    /// <summary>With the timing in doubt a valve can meet its piston.</summary>
-    public bool Interference { get; set; }
-
-    /// <summary>Lock pins or cam bars that must be out before the crank turns.</summary>
-    public string? Pins { get; init; }
-
-    /// <summary>What is stamped on each size of the shim series, in the order of the sizes.</summary>
-    public IReadOnlyList<string>? ShimMarks { get; init; }
-
-    /// <summary>The mark of the camshaft that shows the lap, as the book names it.</summary>
-    public string? CamMark { get; init; }
-
-    /// <summary>A distributor's rotor can be seen.</summary>
-    public bool Rotor { get; set; }
-
-    /// <summary>Diameter of the pulley or flywheel that carries the marks, mm.</summary>
-    public double? PulleyMm { get; init; }
-
-    /// <summary>The book counts turns of the cam.</summary>
-    public bool SpeaksCamTurns { get; set; }
 
     /// <summary>Timing of a uniflow two-stroke; null where the book gives none.</summary>
     public UniflowTiming? Uniflow { get; init; }
 
     /// <summary>Measured this far past TDC.</summary>
     public PastTdc? PastTdc { get; init; }
-
-    /// <summary>The letters of its book.</summary>
-    public BookLetters Letters { get; set; }
-
-    /// <summary>Where all are brought to one figure: how near is near enough, mm.</summary>
-    public double SameWithinMm { get; set; } = Judgement.DefaultSameWithinMm;
-
-    /// <summary>A hot figure holds for so many minutes since the engine stopped.</summary>
-    public double? HotMinutes { get; init; }
-
-    /// <summary>Minutes to the second pass over points set by amount.</summary>
-    public double? SecondPassMinutes { get; init; }
-
-    /// <summary>Its bridges leave room for a narrow blade only.</summary>
-    public bool NarrowBlade { get; set; }
-
-    /// <summary>Some books set it with the engine running; guided here is the still method beside it.</summary>
-    public bool RunningMethod { get; set; }
 
     /// <summary>Fasteners with their torques.</summary>
     public IReadOnlyList<Fastener> Fasteners { get; set; } = [];

@@ -57,7 +57,7 @@ public static class SheetMapping
             ThinBlades = [.. (visit.Tray?.Blades ?? []).Zip(visit.Tray?.BladesMm ?? [], (blade, mm) => (blade, mm)).Where(b => ThinBlade.Is(b.mm)).Select(b => b.blade)],
             StoppedAt = visit.StoppedAt,
             Stillness = visit.Stillness is { } still ? new StillnessRecord(still.Since, still.AskAt, still.IsPaused) : null,
-            HotMinutes = visit.Context.HotMinutes,
+            HotMinutes = visit.Context.Facts.HotMinutes,
             NarrowBlade = context.Type.NarrowBlade,
             RunningMethod = context.Type.RunningMethod,
             SecondPassMinutes = context.Type.SecondPassMinutes,

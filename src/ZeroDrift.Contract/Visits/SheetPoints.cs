@@ -164,7 +164,7 @@ internal sealed class SheetPoints(Visit visit, ContextRecord context)
 
     private DialRecord? Dial(Demand.Gap gap)
     {
-        if (visit.Schools.Measuring != MeasuringMeans.Dial || visit.Context.DialConversion is not { } conversion) return null;
+        if (visit.Schools.Measuring != MeasuringMeans.Dial || visit.Context.Facts.DialConversion is not { } conversion) return null;
         var aim = DialAim.For(gap, conversion, Unit);
         return new DialRecord(WrittenFigure.Name(Unit), In(aim.MinMm), In(aim.MaxMm), In(aim.FromMm), In(aim.ToMm), aim.Sentence);
 

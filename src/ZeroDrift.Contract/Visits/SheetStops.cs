@@ -48,9 +48,9 @@ internal sealed class SheetStops(Visit visit, ContextRecord context)
         CylinderGear.LobesInSight(visit.Context.Type.Points),
         visit.TickOf(DefaultSteps.PlugsOut) is { NotHere: false },
         visit.IsByStarter,
-        visit.Context.Rotor,
-        visit.Context.CamMark,
-        visit.Context.Pin);
+        visit.Context.Facts.Rotor,
+        visit.Context.Facts.CamMark,
+        visit.Context.Facts.Pins);
 
     /// <summary>No gap may be left: found so, or the record's expectation reaches down to nothing.</summary>
     private static bool MayBeClosedUp(Visit visit, PointWork point) => point.Left is null && (point.Found?.ValueOrNothing() is { LowerMm: null, EstimateMm: null, UpperMm: not null }

@@ -18,7 +18,7 @@ internal static class CorrectionRules
             if (replaced is Opened opened && EntryRules.Open(context, opened) is { } refused) return refused;
             if (replaced is Tried { CorrectedFigure: null } tried) Reading.FromBlades([tried.Trial]);
             if (replaced is Tried { CorrectedFigure: { } written } t) WrittenFigure.Parse(written, t.Unit, "fields.figure");
-            if (replaced is FigureRead figure) ReadingWork.OfFigure(figure, context.DialConversion);
+            if (replaced is FigureRead figure) ReadingWork.OfFigure(figure, context.Facts.DialConversion);
             return replaced is FigureEntry measured ? Contradiction(measured, foldedWith(correction)) : null;
         });
         return read.Bad is { } bad ? EntryRules.Malformed(bad.Field.StartsWith("fields", StringComparison.Ordinal) ? bad.Field : "fields." + bad.Field, bad.Message) : read.Value;

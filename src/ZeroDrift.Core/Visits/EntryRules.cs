@@ -111,8 +111,8 @@ internal static class EntryRules
 
     /// <summary>Not in the condition of any figure: warm where cold is asked, or hot where the book gives no hot figure.</summary>
     public static bool IsWarm(VisitContext context, ConditionStated e) => e.Condition == SpecCondition.Cold
-        ? e.EngineTemperatureC > context.ColdMaxC
-        : context.Demands.All(d => d.Condition != SpecCondition.Hot) && !(e.EngineTemperatureC <= context.ColdMaxC);
+        ? e.EngineTemperatureC > context.Facts.ColdMaxC
+        : context.Demands.All(d => d.Condition != SpecCondition.Hot) && !(e.EngineTemperatureC <= context.Facts.ColdMaxC);
 
     private static Refusal? Measure(VisitFold fold, FigureEntry e)
     {
@@ -125,7 +125,7 @@ internal static class EntryRules
         }
         // Reads it once, so that what is no figure is refused by its field.
         if (e is Tried tried) Reading.FromBlades([tried.Trial]);
-        if (e is FigureRead figure) ReadingWork.OfFigure(figure, fold.Context.DialConversion);
+        if (e is FigureRead figure) ReadingWork.OfFigure(figure, fold.Context.Facts.DialConversion);
         if (e.Stage == ReadingStage.Claimed) return null;
         var bench = fold.Opened!.Bench;
         if (Owed.Unticked(fold, s => s.List == StepList.MakeSafe && Owed.IsAsked(fold, s)) is { Count: > 0 } steps) return Owed.StepsMissing(fold, steps);

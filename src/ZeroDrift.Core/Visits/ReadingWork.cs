@@ -61,7 +61,7 @@ public sealed class ReadingWork
     /// <exception cref="BadInputException">Blades that contradict each other, or a figure that is none.</exception>
     public Reading Value()
     {
-        if (figureLast && Figure is { } figure) return OfFigure(figure, context.DialConversion);
+        if (figureLast && Figure is { } figure) return OfFigure(figure, context.Facts.DialConversion);
         if (tries.FindLast(t => t.CorrectedFigure is not null) is { } corrected) return WrittenFigure.Parse(corrected.CorrectedFigure!, corrected.Unit, "figure");
         return tries.Count == 0 ? Reading.Nothing : Reading.FromBlades([.. tries.Select(t => t.Trial)], context.FeelSdOf(tries[^1].By));
     }

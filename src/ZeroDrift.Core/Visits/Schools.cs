@@ -39,6 +39,9 @@ public sealed record Schools
     /// <summary>Blades, or a dial on the rocker.</summary>
     public MeasuringMeans Measuring { get; init; }
 
+    /// <summary>As a type's book works.</summary>
+    public static Schools Of(TypeFacts book) => new() { Order = book.Order, Setting = book.Setting, Judging = book.Judging, Manner = book.Manner, Measuring = book.Measuring, SameWithinMm = book.SameWithinMm ?? Judgement.DefaultSameWithinMm };
+
     /// <summary>The same with what somebody chose otherwise; null leaves what is in force.</summary>
     public Schools With(PointOrder? order, SettingOrder? setting, JudgingSchool? judging, SettingManner? manner, MeasuringMeans? measuring) => this with
     {

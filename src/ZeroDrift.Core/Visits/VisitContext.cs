@@ -163,29 +163,11 @@ public sealed record VisitContext
     /// <summary>A shift that all readings of a visit today would have in common, as a standard deviation, mm; 0 where the record says nothing of it.</summary>
     public double SharedSdMm { get; init; }
 
-    /// <summary>Warmer than this is not cold, °C (common practice, no source).</summary>
-    public double ColdMaxC { get; init; } = 40;
-
-    /// <summary>Clearance per dial travel; null where the type gives none.</summary>
-    public double? DialConversion { get; init; }
+    /// <summary>What its book says of the type.</summary>
+    public TypeFacts Facts { get; init; } = new();
 
     /// <summary>How the book works at a stop.</summary>
     public Schools Schools { get; init; } = new();
-
-    /// <summary>A spark engine; else a diesel.</summary>
-    public bool Spark { get; init; }
-
-    /// <summary>Its lock pin or cam bar, as the book names it; null where it names none.</summary>
-    public string? Pin { get; init; }
-
-    /// <summary>The mark of its camshaft that shows the lap; null where the book names none.</summary>
-    public string? CamMark { get; init; }
-
-    /// <summary>A distributor's rotor can be seen.</summary>
-    public bool Rotor { get; init; }
-
-    /// <summary>A hot figure holds for so many minutes since the engine stopped; null where the type gives no limit.</summary>
-    public double? HotMinutes { get; init; }
 
     /// <summary>What each person's locknuts did on this type so far.</summary>
     public IReadOnlyDictionary<Guid, LocknutCreep> Creep { get; init; } = new Dictionary<Guid, LocknutCreep>();

@@ -13,12 +13,17 @@ internal sealed class EngineTypeConfiguration : IEntityTypeConfiguration<EngineT
     {
         builder.HasIndex(t => t.NameKey).IsUnique();
         builder.Property(t => t.Version).IsConcurrencyToken();
-        // Words that came later: what a type of before says.
-        builder.Property(t => t.Order).HasDefaultValue(PointOrder.ByCylinder);
-        builder.Property(t => t.Judging).HasDefaultValue(JudgingSchool.Window);
-        builder.Property(t => t.Manner).HasDefaultValue(SettingManner.BladeOut);
-        builder.Property(t => t.Measuring).HasDefaultValue(MeasuringMeans.Blades);
-        builder.Property(t => t.Letters).HasDefaultValue(BookLetters.IntakeExhaust);
+        builder.ComplexProperty(t => t.Facts, facts =>
+        {
+            // Words that came later: what a type of before says.
+            facts.Property(f => f.Order).HasDefaultValue(PointOrder.ByCylinder);
+            facts.Property(f => f.Judging).HasDefaultValue(JudgingSchool.Window);
+            facts.Property(f => f.Manner).HasDefaultValue(SettingManner.BladeOut);
+            facts.Property(f => f.Measuring).HasDefaultValue(MeasuringMeans.Blades);
+            facts.Property(f => f.Letters).HasDefaultValue(BookLetters.IntakeExhaust);
+            // Each fact is a column of the type's own.
+            foreach (var fact in facts.Metadata.ComplexType.GetProperties().ToList()) fact.SetColumnName(fact.Name);
+        });
         builder.OwnsOne(t => t.Timing);
         builder.OwnsOne(t => t.Uniflow);
         builder.OwnsMany(t => t.ByKind, kinds => kinds.ToJson());

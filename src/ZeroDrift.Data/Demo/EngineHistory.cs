@@ -34,7 +34,7 @@ internal sealed class EngineHistory
     {
         (this.demo, this.type, this.fleet, this.people, this.wear, this.today) = (demo, type, fleet, people, wear, today);
         core = type.ToCore();
-        plan = new StopPlan(core, type.Method);
+        plan = new StopPlan(core, type.Facts.Method);
         steps = Cautions.Steps(demo.Machine.Usual(), core, type.StepsOf(core), type.Kit());
         start = today.AddYears(-years);
         total = RunHours();
@@ -137,10 +137,10 @@ internal sealed class EngineHistory
         var specs = Gaps(type.InForce(Date(day))!);
         foreach (var point in type.Points.Where(p => specs.ContainsKey(p.Kind)))
         {
-            if (type.ShimSizesMm is { } sizes) shims[point.Id] = sizes[(int)wear.Between(sizes.Count * 0.3, sizes.Count * 0.8)];
+            if (type.Facts.ShimSizesMm is { } sizes) shims[point.Id] = sizes[(int)wear.Between(sizes.Count * 0.3, sizes.Count * 0.8)];
             // A small gap wears in proportion: a mower's 0.10 mm does not lose what a ship's 0.66 does.
             var spec = specs[point.Kind];
-            var fresh = wear.NewPoint(point.Kind, spec, Math.Clamp((spec.Window.MaxMm - spec.Window.MinMm) / 0.1, 0.3, 1.4) * (type.BookHours is { } hours ? Math.Clamp(2000 / hours, 1, 1.5) : 1));
+            var fresh = wear.NewPoint(point.Kind, spec, Math.Clamp((spec.Window.MaxMm - spec.Window.MinMm) / 0.1, 0.3, 1.4) * (type.Facts.BookHours is { } hours ? Math.Clamp(2000 / hours, 1, 1.5) : 1));
             if (demo.Fast is { } fast && fast.Point == point.Label) fresh = new WearingPoint(fresh.GapMm, fast.Rate);
             fresh.BeginAt(total[day]);
             points[point.Id] = fresh;
@@ -155,8 +155,8 @@ internal sealed class EngineHistory
         while (true)
         {
             var last = days[^1];
-            var hours = (type.BookHours ?? 1000) * wear.Between(0.82, 1.0);
-            var length = (type.BookMonths ?? 24) * 30.4 * wear.Between(0.88, 1.02);
+            var hours = (type.Facts.BookHours ?? 1000) * wear.Between(0.82, 1.0);
+            var length = (type.Facts.BookMonths ?? 24) * 30.4 * wear.Between(0.88, 1.02);
             var next = last + 1;
             while (next < total.Length && total[next] - total[last] < hours && next - last < length) next++;
             if (next >= (demo.LastVisitDaysAgo is null ? stop : stop - 45)) break;
@@ -180,11 +180,11 @@ internal sealed class EngineHistory
         var who = Who(day);
         var draft = new VisitDraft(DemoIds.For($"visit/{demo.Name}/{day}/{job}"), Engine.Id, people[who], new DateTimeOffset(Date(day).ToDateTime(new TimeOnly(7, 30)), TimeSpan.Zero), "tablet 1");
         var shown = Math.Round(total[day] - (demo.MeterReplacedDaysAgo is { } ago && day >= Day(ago) ? total[Day(ago)] : 0));
-        draft.Open(job, Date(day), shown, System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName((method ?? type.Method).ToString()), thou ? Trays.Thou : Trays.Metric, thou ? "thou" : "mm", who + "'s set", method is null ? "stopFirst" : null);
+        draft.Open(job, Date(day), shown, System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName((method ?? type.Facts.Method).ToString()), thou ? Trays.Thou : Trays.Metric, thou ? "thou" : "mm", who + "'s set", method is null ? "stopFirst" : null);
         Tick(draft, StepList.MakeSafe, job);
         var visit = new DemoVisit(draft, revision, thou ? LengthUnit.Thou : LengthUnit.Millimetre);
         var temperature = temperatureC ?? Math.Round(wear.Between(9, 21));
-        draft.Condition("cold", temperature, temperature > type.ColdMaxC);
+        draft.Condition("cold", temperature, temperature > type.Facts.ColdMaxC);
         Tick(draft, StepList.Covers, job);
         Tick(draft, StepList.Stop, job);
         Visits.Add(visit);
@@ -211,7 +211,7 @@ internal sealed class EngineHistory
                 if (!gap.Window.Holds(found)) visit.Draft.Outcome(point.Label, "leftSo", "Warm: to be measured again cold.");
                 return;
             }
-            if (shims.TryGetValue(point.Id, out var fitted) && type.ShimSizesMm is { } sizes)
+            if (shims.TryGetValue(point.Id, out var fitted) && type.Facts.ShimSizesMm is { } sizes)
             {
                 ChangeShim(visit, point, wearing, gap, fitted, sizes);
                 return;
@@ -242,14 +242,14 @@ internal sealed class EngineHistory
         var line = visit.Revision.Lines.Find(l => l.Kind == point.Kind)!;
         draft.At = draft.At.AddMinutes(5);
         draft.Start(point.Label, point.Kind == LashKind.Injector ? "freewheels" : "rattles");
-        var (amount, unit) = line.HeightMm is { } height ? (height, "mm") : line.TorqueNm is { } torque ? (torque, "Nm") : (line.Turns ?? type.TravelTurns!.Value * line.Fraction!.Value, "turns");
+        var (amount, unit) = line.HeightMm is { } height ? (height, "mm") : line.TorqueNm is { } torque ? (torque, "Nm") : (line.Turns ?? type.Facts.TravelTurns!.Value * line.Fraction!.Value, "turns");
         var contact = point.Kind == LashKind.Injector ? "the roller just touches and can barely be turned" : "the pushrod turned between the fingers until it just drags";
         draft.ByTheBook(point.Label, amount.ToString("0.##", CultureInfo.InvariantCulture), unit, contact);
-        if (type.SecondPassMinutes is { } wait) draft.ByTheBook(point.Label, amount.ToString("0.##", CultureInfo.InvariantCulture), unit, contact, 2, wait);
+        if (type.Facts.SecondPassMinutes is { } wait) draft.ByTheBook(point.Label, amount.ToString("0.##", CultureInfo.InvariantCulture), unit, contact, 2, wait);
     }
 
     /// <summary>A shim of the series, if one brings it nearer its figure by half a step: read, changed, measured.</summary>
-    private void ChangeShim(DemoVisit visit, LashPointRow point, WearingPoint wearing, Demand.Gap gap, double fitted, List<double> sizes)
+    private void ChangeShim(DemoVisit visit, LashPointRow point, WearingPoint wearing, Demand.Gap gap, double fitted, IReadOnlyList<double> sizes)
     {
         var draft = visit.Draft;
         draft.Shim(point.Label, "asFound", Thickness(fitted), "micrometer");

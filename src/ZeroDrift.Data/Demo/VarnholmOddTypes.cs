@@ -21,39 +21,39 @@ internal static class VarnholmOddTypes
                 t.BookStops = [.. ((int[])[1, 5, 3, 6, 2, 4]).Select((c, i) => Stop(i * 120, $"{c}J", $"{c}I", $"{c}E", $"{c}B"))];
                 t.ByKind = [new KindStyleRow { Kind = LashKind.Injector, Adjuster = AdjusterKind.InjectorScrew, PitchMm = 1.5 }, new KindStyleRow { Kind = LashKind.EngineBrake, Adjuster = AdjusterKind.BrakeScrew, PitchMm = 1 }];
                 foreach (var point in t.Points.Where(p => p.Kind == LashKind.Exhaust)) point.BridgeScrew = true;
-                t.NarrowBlade = true;
+                t.Facts.NarrowBlade = true;
                 t.Fasteners = [Fastener("valve locknut", "17 mm ring", 45, 24), Fastener("injector locknut", "19 mm ring", 60, 6), Fastener("brake locknut", "13 mm ring", 25, 6), Fastener("adjusting screw", "6 mm key", null, null), Fastener("cover bolt", "13 mm", 14, 12)];
                 t.Gaskets = [new GasketRow { Name = "cover gasket", Count = 2, SingleUse = true }];
-                t.GasketHours = 0.8;
+                t.Facts.GasketHours = 0.8;
                 t.ScarceTools = ["barring tool for the bell housing"];
             }),
         Type("ST4-16", "Works van, four, shims on top", "1-3-4-2", "1 2 3 4", "I E I E I E I E", AdjusterKind.ShimOnTop, 1, 1.0, TurningMethod.TwoStop,
             (1000, 18, 200), 4, today, Window("mm", "0.15", "0.25", "0.20", "0.35", "0.45", "0.40"), with: t =>
             {
-                (t.ShimSizesMm, t.ShimDiameterMm) = (Shims, 28);
+                (t.Facts.ShimSizesMm, t.Facts.ShimDiameterMm) = (Shims, 28);
                 t.Gaskets = [new GasketRow { Name = "cover gasket", Count = 1 }, new GasketRow { Name = "half-moon seal", Count = 2, SingleUse = true }];
                 t.Fasteners = [Fastener("cover bolt", "10 mm", 9, 8), Fastener("barring nut", "19 mm", null, 1)];
             }),
         Type("SB4-20", "Lorry, four, shims under the buckets", "1-3-4-2", "1 2 3 4", string.Join(' ', Enumerable.Repeat("I I E E", 4)), AdjusterKind.ShimUnderBucket, 1, 1.0, TurningMethod.LobeAway,
             (2500, 36, 300), 7, today, Window("mm", "0.18", "0.26", "0.22", "0.28", "0.36", "0.32"), with: t =>
             {
-                (t.ShimSizesMm, t.ShimDiameterMm) = (Shims, 9);
-                (t.Interference, t.Pins) = (true, "the cam lock pins");
+                (t.Facts.ShimSizesMm, t.Facts.ShimDiameterMm) = (Shims, 9);
+                (t.Facts.Interference, t.Facts.Pins) = (true, "the cam lock pins");
                 t.Gaskets = [new GasketRow { Name = "cover gasket", Count = 1, SingleUse = true }, new GasketRow { Name = "plug-well seal", Count = 4, SingleUse = true }];
-                t.GasketHours = 1.5;
+                t.Facts.GasketHours = 1.5;
                 t.Fasteners = [Fastener("cam cap bolt", "8 mm", 10, 20), Fastener("cover bolt", "10 mm", 9, 11)];
             }),
         Type("PK1-05", "Island quad, single with pucks", "1", "1", "I I E E", AdjusterKind.Puck, 1, 1.0, TurningMethod.PerCylinder,
             (250, 12, 25), 2, today, Window("mm", "0.10", "0.20", "0.15", "0.20", "0.30", "0.25"), with: t =>
             {
-                (t.ShimSizesMm, t.ShimDiameterMm) = (Pucks, 7.5);
-                t.Spark = true;
+                (t.Facts.ShimSizesMm, t.Facts.ShimDiameterMm) = (Pucks, 7.5);
+                t.Facts.Spark = true;
                 t.Gaskets = [new GasketRow { Name = "cover seal", Count = 1 }];
             }),
         Type("ET2-05", "Hedge cutter, twin with eccentric shafts", "1-2", "1 2", "I E I E", AdjusterKind.EccentricShaft, 1, 1.0, TurningMethod.PerCylinder,
             (250, 12, 25), 2, today, Window("mm", "0.05", "0.15", "0.10", "0.10", "0.20", "0.15"), angles: [0, 180], with: t =>
             {
-                t.Spark = true;
+                t.Facts.Spark = true;
                 t.OwnSteps = true;
                 t.Steps =
                 [
@@ -69,7 +69,7 @@ internal static class VarnholmOddTypes
         Type("HV4-06", "Quay pump set, V4 with hydraulic lifters", "1-3-4-2", "1 3 / 2 4", "E A E A", AdjusterKind.HydraulicPreload, 1, 1.0, TurningMethod.TwoStop,
             (1000, 24, 100), 3, today, [Fraction(LashKind.Intake), Fraction(LashKind.Exhaust)], letters: BookLetters.EinlassAuslass, with: t =>
             {
-                (t.TravelTurns, t.SelfLocking, t.SecondPassMinutes, t.Spark, t.RunningMethod) = (1.6, true, 20, true, true);
+                (t.Facts.TravelTurns, t.Facts.SelfLocking, t.Facts.SecondPassMinutes, t.Facts.Spark, t.Facts.RunningMethod) = (1.6, true, 20, true, true);
                 t.Gaskets = [new GasketRow { Name = "cover gasket", Count = 2 }];
             }),
         Type("UT3-09", "Work boat, two-stroke three, uniflow", "1-3-2", "1 2 3", "E J E J E J", AdjusterKind.BridgeScrew, 1.25, 1.0, TurningMethod.FewestStops,
@@ -83,8 +83,8 @@ internal static class VarnholmOddTypes
         Type("CR1-03", "Snow blower, single with compression release", "1", "1", "I E", AdjusterKind.ScrewAtValve, 0.8, 1.0, TurningMethod.PerCylinder,
             (200, 12, 25), 1, today, Window("thou", "3", "5", "4", "5", "7", "6"), with: t =>
             {
-                t.Spark = true;
-                (t.PastTdcMm, t.StrokeMm, t.RodMm) = (6.35, 60, 100);
+                t.Facts.Spark = true;
+                (t.Facts.PastTdcMm, t.Facts.StrokeMm, t.Facts.RodMm) = (6.35, 60, 100);
             }),
     ];
 

@@ -16,7 +16,7 @@ internal static class VarnholmTypes
             (2000, 12, 250), 6, today, Window("mm", "0.15", "0.25", "0.20", "0.35", "0.45", "0.40")),
         Type("HV8-26", "Ferry main, V8 with bridges", "1-8-4-3-6-5-7-2", "1 3 5 7 / 2 4 6 8", "E I E I I E I E", AdjusterKind.BridgeScrew, 1.0, 1.0, TurningMethod.TwoStop,
             (2000, 14, 250), 9, today, Window("mm", "0.25", "0.36", "0.30", "0.58", "0.74", "0.66"), older: Window("mm", "0.25", "0.36", "0.30", "0.55", "0.70", "0.62"),
-            barring: ("tool in the bell housing", 12, "anticlockwise seen from the flywheel"), with: t => t.PulleyMm = 560),
+            barring: ("tool in the bell housing", 12, "anticlockwise seen from the flywheel"), with: t => t.Facts.PulleyMm = 560),
         Type("GL4-5", "Ship's generator, four", "1-3-4-2", "1 2 3 4", "E I I E E I I E", AdjusterKind.ScrewAtPushrod, 1.0, 1.4, TurningMethod.Book,
             (1500, 12, 200), 3, today, Single("mm", "0.20", "0.30"),
             with: t =>
@@ -28,18 +28,18 @@ internal static class VarnholmTypes
         Type("PB6-8", "Standby set, six with bridges", "1-5-3-6-2-4", "1 2 3 4 5 6", "I E I E I E I E I E I E", AdjusterKind.BridgeScrew, 1.25, 1.0, TurningMethod.TwoStop,
             (1000, 12, 150), 6, today, Window("thou", "10", "14", "12", "23", "29", "26")),
         Type("LB6-10", "Lorry, six with bridges", "1-4-2-6-3-5", "1 2 3 4 5 6", "I E I E I E I E I E I E", AdjusterKind.BridgeScrew, 1.25, 1.0, TurningMethod.TwoStop,
-            (1500, 24, 300), 5, today, Window("mm", "0.25", "0.35", "0.30", "0.45", "0.55", "0.50"), with: t => t.ScrewFreeMm = 3.5),
+            (1500, 24, 300), 5, today, Window("mm", "0.25", "0.35", "0.30", "0.45", "0.55", "0.50"), with: t => t.Facts.ScrewFreeMm = 3.5),
         Type("LC4-4", "Lorry, four, overhead cam", "1-3-4-2", "1 2 3 4", "I E I E I E I E", AdjusterKind.FollowerScrew, 0.75, 1.3, TurningMethod.LobeAway,
             (1200, 18, 250), 4, today, Window("mm", "0.17", "0.25", "0.20", "0.27", "0.35", "0.30"),
-            with: t => (t.Interference, t.Pins, t.DialConversion, t.DialContact) = (true, "the cam bar", 0.42, "on the follower, over its screw")),
+            with: t => (t.Facts.Interference, t.Facts.Pins, t.Facts.DialConversion, t.Facts.DialContact) = (true, "the cam bar", 0.42, "on the follower, over its screw")),
         Type("TP3-3", "Tractor, three", "1-2-3", "1 2 3", "I E I E I E", AdjusterKind.ScrewAtPushrod, 1.0, 1.5, TurningMethod.ExhaustOpeningIntakeClosing,
-            (800, 24, 100), 3, today, Single("mm", "0.30", "0.30"), with: t => t.Manner = SettingManner.BladeIn),
+            (800, 24, 100), 3, today, Single("mm", "0.30", "0.30"), with: t => t.Facts.Manner = SettingManner.BladeIn),
         Type("TP4-4", "Tractor, four", "1-3-4-2", "1 2 3 4", "E I I E E I I E", AdjusterKind.ScrewAtPushrod, 1.0, 1.5, TurningMethod.Rocking,
             (800, 24, 100), 3, today, Window("thou", "10", "14", "12", "14", "18", "16")),
         Type("MV2-07", "Verge mower, V twin", "1-2", "1 / 2", "I E", AdjusterKind.ScrewAtValve, 0.8, 1.0, TurningMethod.PerCylinder,
-            (300, 12, 50), 2, today, Window("thou", "3", "6", "4", "5", "9", "6"), angles: [0, 270], with: t => (t.Spark, t.PulleyMm) = (true, 118)),
+            (300, 12, 50), 2, today, Window("thou", "3", "6", "4", "5", "9", "6"), angles: [0, 270], with: t => (t.Facts.Spark, t.Facts.PulleyMm) = (true, 118)),
         Type("MS1-04", "Mower, single", "1", "1", "I E", AdjusterKind.ScrewAtValve, 0.8, 1.0, TurningMethod.PerCylinder,
-            (200, 12, 25), 1, today, Window("mm", "0.08", "0.13", "0.10", "0.13", "0.18", "0.15"), with: t => (t.Spark, t.Judging) = (true, JudgingSchool.OneFigure)),
+            (200, 12, 25), 1, today, Window("mm", "0.08", "0.13", "0.10", "0.13", "0.18", "0.15"), with: t => (t.Facts.Spark, t.Facts.Judging) = (true, JudgingSchool.OneFigure)),
     ];
 
     internal static SpecLineRow[] Window(string unit, string inMin, string inMax, string inSet, string exMin, string exMax, string exSet) =>
@@ -64,26 +64,29 @@ internal static class VarnholmTypes
             Id = id,
             Code = code,
             Name = name,
+            Facts = new TypeFacts
+            {
+                Cycle = cycle,
+                Letters = letters,
+                FiringAnglesDeg = angles,
+                Adjuster = adjuster,
+                PitchMm = pitch,
+                ClearancePerTravel = ratio,
+                Method = method,
+                BookHours = book.Hours,
+                BookMonths = book.Months,
+                FirstCheckHours = book.FirstCheck,
+                BreakInHours = book.FirstCheck * 0.8,
+                JobHours = jobHours,
+            },
             FiringOrder = order,
-            Cycle = cycle,
-            Letters = letters,
-            FiringAnglesDeg = angles,
             Banks = banks,
             Layout = layout,
-            Adjuster = adjuster,
-            PitchMm = pitch,
-            ClearancePerTravel = ratio,
-            Method = method,
-            BookHours = book.Hours,
-            BookMonths = book.Months,
-            FirstCheckHours = book.FirstCheck,
-            BreakInHours = book.FirstCheck * 0.8,
-            JobHours = jobHours,
             Points = [.. points.Select((p, i) => new LashPointRow { Id = DemoIds.For($"point/{code}/{p.Label}"), EngineTypeId = id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = HeadLayout.For(p.Kind, adjuster), Bank = p.Bank, Along = p.Along, Order = i })],
             Revisions = [Revision(code, older is null ? "A" : "B", older ?? lines, today.AddYears(-9), $"{code} workshop manual")],
         };
         if (older is not null) type.Revisions.Add(Revision(code, "C", lines, today.AddMonths(-26), $"{code} service bulletin 14"));
-        if (barring is { } b) (type.BarringTool, type.ToolTurnsPerCrankTurn, type.Rotation) = b;
+        if (barring is { } b) (type.Facts.BarringTool, type.Facts.ToolTurnsPerCrankTurn, type.Facts.Rotation) = b;
         with?.Invoke(type);
         return type;
     }

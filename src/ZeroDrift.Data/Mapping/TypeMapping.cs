@@ -12,31 +12,31 @@ public static class TypeMapping
     /// <summary>The core's view of a type, without its figures.</summary>
     public static EngineType ToCore(this EngineTypeRow row) => new()
     {
-        Order = FiringOrder.Parse(row.FiringOrder, row.Cycle, row.FiringAnglesDeg),
+        Order = FiringOrder.Parse(row.FiringOrder, row.Facts.Cycle, row.Facts.FiringAnglesDeg),
         Timing = row.Timing ?? ValveTiming.Unknown,
         Uniflow = row.Uniflow ?? UniflowTiming.Unknown,
-        RampGuardDeg = row.RampGuardDeg,
+        RampGuardDeg = row.Facts.RampGuardDeg,
         PastTdc = row.PastTdc(),
-        Letters = row.Letters,
+        Letters = row.Facts.Letters,
         Points = [.. row.Points.OrderBy(p => p.Order).Select(p => p.ToCore(row.Figures(p.Kind)))],
-        Method = row.Method,
-        BookStops = [.. row.BookStops.Select(stop => new BookStop(CrankAngle.Of(stop.CrankDeg, row.Cycle), [.. stop.Points.Select(row.ParseRef)]))],
+        Method = row.Facts.Method,
+        BookStops = [.. row.BookStops.Select(stop => new BookStop(CrankAngle.Of(stop.CrankDeg, row.Facts.Cycle), [.. stop.Points.Select(row.ParseRef)]))],
     };
 
     /// <summary>What the adjusters of one kind of point are made of.</summary>
     public static AdjusterFigures Figures(this EngineTypeRow row, LashKind kind)
     {
         var own = row.ByKind.Find(k => k.Kind == kind);
-        return new AdjusterFigures(own?.PitchMm ?? row.PitchMm, own?.ClearancePerTravel ?? row.ClearancePerTravel, own?.ClockwiseCloses ?? row.ClockwiseCloses, row.ShimSizesMm, row.ShimPerClearance, Turns.Of(row.TravelTurns), row.SelfLocking);
+        return new AdjusterFigures(own?.PitchMm ?? row.Facts.PitchMm, own?.ClearancePerTravel ?? row.Facts.ClearancePerTravel, own?.ClockwiseCloses ?? row.Facts.ClockwiseCloses, row.Facts.ShimSizesMm, row.Facts.ShimPerClearance, Turns.Of(row.Facts.TravelTurns), row.Facts.SelfLocking);
     }
 
     /// <summary>Where a compression release makes it measured past TDC.</summary>
-    public static PastTdc? PastTdc(this EngineTypeRow row) => row.PastTdcMm is { } travel ? PistonTravel.Past(travel, row.StrokeMm, row.RodMm) : null;
+    public static PastTdc? PastTdc(this EngineTypeRow row) => row.Facts.PastTdcMm is { } travel ? PistonTravel.Past(travel, row.Facts.StrokeMm, row.Facts.RodMm) : null;
 
     /// <summary>Its steps: edited, or as they follow from its adjusters.</summary>
     public static IReadOnlyList<TypeStep> StepsOf(this EngineTypeRow row, EngineType core) => row.OwnSteps
-        ? [.. row.Steps.Select(s => new TypeStep(s.Key, s.List, s.Text) { Kind = s.Kind, Points = s.Points is { Count: > 0 } points ? points : null, CrankDeg = s.CrankDeg is { } deg ? CrankAngle.Of(deg, row.Cycle) : null, Counts = s.Counts, Pair = s.Pair, Asks = s.Asks, OnlyJob = s.OnlyJob, Places = s.Places is { Count: > 0 } places ? places : null, AfterFitting = s.AfterFitting ?? (s.List == StepList.Point && DefaultSteps.LooksAfterFitting(s.Key)) })]
-        : DefaultSteps.Of(core, row.Spark);
+        ? [.. row.Steps.Select(s => new TypeStep(s.Key, s.List, s.Text) { Kind = s.Kind, Points = s.Points is { Count: > 0 } points ? points : null, CrankDeg = s.CrankDeg is { } deg ? CrankAngle.Of(deg, row.Facts.Cycle) : null, Counts = s.Counts, Pair = s.Pair, Asks = s.Asks, OnlyJob = s.OnlyJob, Places = s.Places is { Count: > 0 } places ? places : null, AfterFitting = s.AfterFitting ?? (s.List == StepList.Point && DefaultSteps.LooksAfterFitting(s.Key)) })]
+        : DefaultSteps.Of(core, row.Facts.Spark);
 
     /// <summary>What the job takes.</summary>
     public static KitFacts Kit(this EngineTypeRow row) => new()
@@ -44,11 +44,11 @@ public static class TypeMapping
         Fasteners = [.. row.Fasteners.Select(f => new Fastener(f.Use, f.Size, f.TorqueNm, f.Count))],
         Gaskets = [.. row.Gaskets.Select(g => new Gasket(g.Name, g.Count, g.SingleUse))],
         ScarceTools = row.ScarceTools,
-        BarringTool = row.BarringTool,
-        Pins = row.Pins,
-        NarrowBlade = row.NarrowBlade,
-        Dial = row.Measuring == MeasuringMeans.Dial,
-        Spark = row.Spark,
+        BarringTool = row.Facts.BarringTool,
+        Pins = row.Facts.Pins,
+        NarrowBlade = row.Facts.NarrowBlade,
+        Dial = row.Facts.Measuring == MeasuringMeans.Dial,
+        Spark = row.Facts.Spark,
     };
 
     public static LashPoint ToCore(this LashPointRow row, AdjusterFigures figures) =>
@@ -77,8 +77,8 @@ public static class TypeMapping
     {
         var trimmed = text.Trim().ToUpperInvariant();
         if (row.Points.Find(p => string.Equals(p.BookName, trimmed, StringComparison.OrdinalIgnoreCase)) is { } named) return new LashRef(named.Cylinder, named.Kind);
-        var (intake, exhaust) = (row.Letters.Letter(LashKind.Intake), row.Letters.Letter(LashKind.Exhaust));
-        var kind = trimmed.Length > 1 ? row.Letters.KindOf(trimmed[^1]) : null;
+        var (intake, exhaust) = (row.Facts.Letters.Letter(LashKind.Intake), row.Facts.Letters.Letter(LashKind.Exhaust));
+        var kind = trimmed.Length > 1 ? row.Facts.Letters.KindOf(trimmed[^1]) : null;
         if (kind is null || !int.TryParse(trimmed[..^1], out var cylinder))
             throw new BadInputException("bookStops", row.Points.Exists(p => p.BookName is not null)
                 ? $"'{text}' is not a point; write the book's own number or name of the valve, or the cylinder and {intake}, {exhaust}, J or B, such as 4{exhaust}."

@@ -14,82 +14,22 @@ public sealed class EngineTypeRow : INamed
     public string NameKey { get; set; } = "";
     string INamed.Name => Code;
     public required string Name { get; set; }
-    public EngineCycle Cycle { get; set; }
+
+    /// <summary>What its book says of it, one figure or word each.</summary>
+    public TypeFacts Facts { get; set; } = new();
 
     /// <summary>1-5-3-6-2-4.</summary>
     public required string FiringOrder { get; set; }
 
-    /// <summary>Null for an engine that fires evenly.</summary>
-    public List<double>? FiringAnglesDeg { get; set; }
-
     /// <summary>Null where the book does not give it: the safe defaults stand in.</summary>
     public ValveTiming? Timing { get; set; }
-    public double RampGuardDeg { get; set; } = ValveTiming.DefaultRampGuardDeg;
 
     /// <summary>As typed: cylinders of each bank from the front, banks parted by /.</summary>
     public required string Banks { get; set; }
 
     /// <summary>As typed: E I I E …</summary>
     public required string Layout { get; set; }
-    public AdjusterKind Adjuster { get; set; }
-    public double? PitchMm { get; set; }
-    public double ClearancePerTravel { get; set; } = 1;
-    public bool ClockwiseCloses { get; set; } = true;
-    public List<double>? ShimSizesMm { get; set; }
-    public double ShimPerClearance { get; set; } = 1;
-
-    /// <summary>What is stamped on each size of the series, letters or numbers of its own, in the order of the sizes; null where the thickness itself is.</summary>
-    public List<string>? ShimMarks { get; set; }
-
-    /// <summary>Thread a new screw has left to come out by, mm of travel; null where nobody measured it.</summary>
-    public double? ScrewFreeMm { get; set; }
-
-    /// <summary>Across, mm: shims of another diameter do not fit; null where the book gives none.</summary>
-    public double? ShimDiameterMm { get; set; }
-    public double? TravelTurns { get; set; }
-    public bool SelfLocking { get; set; }
-
-    /// <summary>Warmer than this is not cold, °C.</summary>
-    public double ColdMaxC { get; set; } = 40;
-
-    /// <summary>Clearance per dial travel.</summary>
-    public double? DialConversion { get; set; }
-
-    /// <summary>Where the dial touches the rocker.</summary>
-    public string? DialContact { get; set; }
-    public TurningMethod Method { get; set; }
-
-    /// <summary>How this book works at a stop.</summary>
-    public PointOrder Order { get; set; }
-    public SettingOrder? Setting { get; set; }
-    public JudgingSchool Judging { get; set; }
-    public SettingManner Manner { get; set; }
-    public MeasuringMeans Measuring { get; set; }
-
-    /// <summary>A spark engine; else a diesel.</summary>
-    public bool Spark { get; set; }
-
-    /// <summary>With the timing in doubt a valve can meet its piston.</summary>
-    public bool Interference { get; set; }
-
-    /// <summary>Lock pins or cam bars that must be out before the crank turns.</summary>
-    public string? Pins { get; set; }
-
-    /// <summary>The mark of the camshaft that shows the lap, as the book names it.</summary>
-    public string? CamMark { get; set; }
-
-    /// <summary>A distributor's rotor can be seen.</summary>
-    public bool Rotor { get; set; }
-
-    /// <summary>Diameter of the pulley or flywheel that carries the marks.</summary>
-    public double? PulleyMm { get; set; }
-
-    /// <summary>The book counts turns of the cam.</summary>
-    public bool SpeaksCamTurns { get; set; }
     public List<BookStopRow> BookStops { get; set; } = [];
-
-    /// <summary>The letters of its book.</summary>
-    public BookLetters Letters { get; set; }
 
     /// <summary>Timing of a uniflow two-stroke; null where the book gives none.</summary>
     public UniflowTiming? Uniflow { get; set; }
@@ -106,40 +46,6 @@ public sealed class EngineTypeRow : INamed
 
     /// <summary>Fields that nobody gave: assumed, not the book's, and asked for until somebody says.</summary>
     public List<string> Assumed { get; set; } = [];
-
-    /// <summary>What new single-use gaskets are worth in hours of work: it makes an opening dearer.</summary>
-    public double? GasketHours { get; set; }
-    public bool NarrowBlade { get; set; }
-
-    /// <summary>A hot figure holds for so many minutes since the engine stopped.</summary>
-    public double? HotMinutes { get; set; }
-
-    /// <summary>After a build it is set again hot, so many hours later.</summary>
-    public double? ResetHotHours { get; set; }
-
-    /// <summary>Minutes to the second pass over points set by amount.</summary>
-    public double? SecondPassMinutes { get; set; }
-
-    /// <summary>Its book sets it with the engine running.</summary>
-    public bool RunningMethod { get; set; }
-
-    /// <summary>Where all are brought to one figure: how near is near enough, mm.</summary>
-    public double? SameWithinMm { get; set; }
-
-    /// <summary>Measured at this piston travel past TDC, with what turns it into degrees.</summary>
-    public double? PastTdcMm { get; set; }
-    public double? StrokeMm { get; set; }
-    public double? RodMm { get; set; }
-
-    /// <summary>Turning direction in the running sense, as seen from where the crank is barred.</summary>
-    public string Rotation { get; set; } = "clockwise seen from the front";
-    public string BarringTool { get; set; } = "socket on the crank nut";
-    public double ToolTurnsPerCrankTurn { get; set; } = 1;
-    public double? BookHours { get; set; }
-    public int? BookMonths { get; set; }
-    public double? FirstCheckHours { get; set; }
-    public double BreakInHours { get; set; }
-    public double JobHours { get; set; } = 4;
     public DateTime? ArchivedAt { get; set; }
     public int Version { get; set; } = 1;
 

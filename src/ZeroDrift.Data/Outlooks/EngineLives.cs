@@ -100,6 +100,6 @@ public static class EngineLives
     private static VisitFigure? Figure(ReadingRow? reading) => reading is null ? null : new VisitFigure(reading.ToReading(), reading.Dragged, reading.By.ToString());
 
     private static BookClock? Clock(EngineTypeRow type, List<VisitRow> visits) => visits.FindLast(v => v.StartsClock) is { } last
-        ? new BookClock(EngineHours.Of(type.BookHours), type.BookMonths, EngineHours.Of(type.FirstCheckHours), EngineHours.Of(last.TotalHours!.Value), last.Date, last.Job == JobKind.Build, EngineHours.Of(type.ResetHotHours))
+        ? new BookClock(EngineHours.Of(type.Facts.BookHours), type.Facts.BookMonths, EngineHours.Of(type.Facts.FirstCheckHours), EngineHours.Of(last.TotalHours!.Value), last.Date, last.Job == JobKind.Build, EngineHours.Of(type.Facts.ResetHotHours))
         : null;
 }

@@ -158,7 +158,7 @@ public static class OutlookKeeper
     private static FleetRisk Risk(FleetRow fleet, EngineTypeRow type, FleetRisk? tried = null)
     {
         var risk = tried ?? new FleetRisk(fleet.Risk, fleet.BreachCost, fleet.PlainRisk);
-        return type.GasketHours is { } gaskets ? risk with { BreachCost = risk.BreachCost * type.JobHours / (type.JobHours + gaskets) } : risk;
+        return type.Facts.GasketHours is { } gaskets ? risk with { BreachCost = risk.BreachCost * type.Facts.JobHours / (type.Facts.JobHours + gaskets) } : risk;
     }
 
     private static async Task UpsertAsync(ZeroDriftContext data, OutlookRow row)

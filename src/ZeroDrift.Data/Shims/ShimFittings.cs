@@ -38,7 +38,7 @@ public static class ShimFittings
             if (job.DrawerId is not { } drawer || job.Events.Exists(e => e.Kind == ShimJobEventKind.Dropped)) continue;
             if (visit.Work.FirstOrDefault(w => w.Point.Label == place.Point) is not { Fitted: not null, Point.Adjuster: Adjuster.Shim shim } work) continue;
             place.OverActId = Guid.CreateVersion7();
-            var diameter = await data.Engines.Where(e => e.Id == row.EngineId).Select(e => e.EngineType!.ShimDiameterMm).FirstAsync();
+            var diameter = await data.Engines.Where(e => e.Id == row.EngineId).Select(e => e.EngineType!.Facts.ShimDiameterMm).FirstAsync();
             var line = new ShimMovementRow { ActId = place.OverActId.Value, Written = ShimLedger.Written(place.OldMm), Unit = "mm", At = visit.Signed!.At.UtcDateTime, Who = who, Why = $"Came out at {place.Point}." };
             await ShimStock.KeepAsync(data, new ShimAct(ShimMovementKind.In, drawer, place.OldMm, 1), ShimSort.Of(shim.Access, diameter), line, work.ShimFound?.How ?? ShimKnownBy.Micrometer);
         }

@@ -80,27 +80,30 @@ internal static class FirstVersion
                     Id = row.Id("Id"),
                     Code = row.Text("Code"),
                     Name = row.Text("Name"),
-                    Cycle = row.Word<EngineCycle>("Cycle"),
+                    Facts = new TypeFacts
+                    {
+                        Cycle = row.Word<EngineCycle>("Cycle"),
+                        FiringAnglesDeg = row.Json<List<double>>("FiringAnglesDeg"),
+                        RampGuardDeg = row.Number("RampGuardDeg"),
+                        Adjuster = row.Word<AdjusterKind>("Adjuster"),
+                        PitchMm = row.OptionalNumber("PitchMm"),
+                        ClearancePerTravel = row.Number("ClearancePerTravel"),
+                        ClockwiseCloses = row.Number("ClockwiseCloses") != 0,
+                        Method = row.Word<TurningMethod>("Method"),
+                        Rotation = row.Text("Rotation"),
+                        BarringTool = row.Text("BarringTool"),
+                        ToolTurnsPerCrankTurn = row.Number("ToolTurnsPerCrankTurn"),
+                        BookHours = row.OptionalNumber("BookHours"),
+                        BookMonths = (int?)row.OptionalNumber("BookMonths"),
+                        FirstCheckHours = row.OptionalNumber("FirstCheckHours"),
+                        BreakInHours = row.Number("BreakInHours"),
+                        JobHours = row.Number("JobHours"),
+                    },
                     FiringOrder = row.Text("FiringOrder"),
-                    FiringAnglesDeg = row.Json<List<double>>("FiringAnglesDeg"),
                     Timing = row.OptionalNumber("Timing_IvoBtdc") is { } ivo ? new ValveTiming(ivo, row.Number("Timing_IvcAbdc"), row.Number("Timing_EvoBbdc"), row.Number("Timing_EvcAtdc")) : null,
-                    RampGuardDeg = row.Number("RampGuardDeg"),
                     Banks = row.Text("Banks"),
                     Layout = row.Text("Layout"),
-                    Adjuster = row.Word<AdjusterKind>("Adjuster"),
-                    PitchMm = row.OptionalNumber("PitchMm"),
-                    ClearancePerTravel = row.Number("ClearancePerTravel"),
-                    ClockwiseCloses = row.Number("ClockwiseCloses") != 0,
-                    Method = row.Word<TurningMethod>("Method"),
                     BookStops = row.Json<List<BookStopRow>>("BookStops") ?? [],
-                    Rotation = row.Text("Rotation"),
-                    BarringTool = row.Text("BarringTool"),
-                    ToolTurnsPerCrankTurn = row.Number("ToolTurnsPerCrankTurn"),
-                    BookHours = row.OptionalNumber("BookHours"),
-                    BookMonths = (int?)row.OptionalNumber("BookMonths"),
-                    FirstCheckHours = row.OptionalNumber("FirstCheckHours"),
-                    BreakInHours = row.Number("BreakInHours"),
-                    JobHours = row.Number("JobHours"),
                 };
                 types[type.Id] = type;
                 data.EngineTypes.Add(type);
@@ -257,7 +260,7 @@ internal static class FirstVersion
                 draft.Note(remark);
             }
             if (visit.Text("Answer") == "OtherBlades") Answer("otherBlades");
-            if (visit.Text("Answer") == "Warm" && !(visit.OptionalNumber("EngineTemperatureC") > context.ColdMaxC)) Answer("warm");
+            if (visit.Text("Answer") == "Warm" && !(visit.OptionalNumber("EngineTemperatureC") > context.Facts.ColdMaxC)) Answer("warm");
         }
 
         private void Open(Core.Hours.MeterHistory meter)

@@ -41,7 +41,7 @@ public static class ContextBuilder
 
     /// <summary>Engine hours to the next visit the book asks for, counted from today's.</summary>
     private static double? NextVisit(EngineTypeRow type, Usage usage, DateOnly today) =>
-        new[] { type.BookHours, type.BookMonths is { } months ? usage.HoursBetween(today, today.AddMonths(months)) : null }.Min();
+        new[] { type.Facts.BookHours, type.Facts.BookMonths is { } months ? usage.HoursBetween(today, today.AddMonths(months)) : null }.Min();
 
     /// <summary>The same from what is at hand, without what the record expects: for visits written as a whole.</summary>
     public static ContextRecord Of(EngineRow engine, EngineTypeRow type, FleetRow fleet, IReadOnlyList<PersonRow> people, IReadOnlyList<SpecRevisionRow> revisions, IReadOnlyList<EngineFigureRow>? own = null)
@@ -50,45 +50,16 @@ public static class ContextBuilder
         return new ContextRecord
         {
             Engine = new ContextEngineRecord(engine.Id, engine.Name, engine.Machine!.Kind, engine.Machine.Name, engine.Machine.Registration, engine.Machine.Site!.Name, engine.SerialNumber, engine.Rating),
-            Type = new ContextTypeRecord
+            Type = new ContextTypeRecord(type.Facts)
             {
                 Id = type.Id,
                 Code = type.Code,
                 Name = type.Name,
-                Cycle = type.Cycle,
                 FiringOrder = core.Order.Cylinders,
-                FiringAnglesDeg = type.FiringAnglesDeg,
                 Timing = type.Timing,
-                RampGuardDeg = type.RampGuardDeg,
-                Method = type.Method,
                 BookStops = [.. core.BookStops.Select(s => new Contract.Calls.BookStopRequest(s.CrankDeg, [.. s.Set.Select(p => new Contract.Calls.PointRequest(p.Cylinder, p.Kind))]))],
-                Rotation = type.Rotation,
-                BarringTool = type.BarringTool,
-                ToolTurnsPerCrankTurn = type.ToolTurnsPerCrankTurn,
-                ColdMaxC = type.ColdMaxC,
-                DialConversion = type.DialConversion,
-                DialContact = type.DialContact,
-                Order = type.Order,
-                Setting = type.Setting,
-                Judging = type.Judging,
-                Manner = type.Manner,
-                Measuring = type.Measuring,
-                Spark = type.Spark,
-                Interference = type.Interference,
-                Pins = type.Pins,
-                ShimMarks = type.ShimMarks,
-                CamMark = type.CamMark,
-                Rotor = type.Rotor,
-                PulleyMm = type.PulleyMm,
-                SpeaksCamTurns = type.SpeaksCamTurns,
                 Uniflow = type.Uniflow,
                 PastTdc = core.PastTdc,
-                Letters = type.Letters,
-                SameWithinMm = type.SameWithinMm ?? Core.Judging.Judgement.DefaultSameWithinMm,
-                HotMinutes = type.HotMinutes,
-                SecondPassMinutes = type.SecondPassMinutes,
-                NarrowBlade = type.NarrowBlade,
-                RunningMethod = type.RunningMethod,
                 Fasteners = type.Kit().Fasteners,
             },
             Points = [.. type.Points.OrderBy(p => p.Order).Zip(core.Points).Select(p => new ContextPointRecord(p.First.Id, p.First.Label, p.First.Cylinder, p.First.Kind, p.First.Place, p.First.Bank, p.First.Along, p.Second.Adjuster.ToRecord(), p.Second.Bridge is not null, p.First.BookName, p.First.BridgeScrew))],

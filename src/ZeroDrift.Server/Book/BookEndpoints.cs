@@ -33,7 +33,7 @@ internal static class BookEndpoints
     {
         var types = await data.WholeTypes.OrderBy(t => t.Code).ToListAsync();
         var engines = await data.Engines.Where(e => e.ArchivedAt == null).GroupBy(e => e.EngineTypeId).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count);
-        return [.. types.Select(t => new EngineTypeSummary(t.Id, t.Code, t.Name, t.FiringOrder, t.FiringOrder.Split('-').Length, t.Points.Count, t.Adjuster, t.InForce(day.Today)?.Revision, engines.GetValueOrDefault(t.Id)))];
+        return [.. types.Select(t => new EngineTypeSummary(t.Id, t.Code, t.Name, t.FiringOrder, t.FiringOrder.Split('-').Length, t.Points.Count, t.Facts.Adjuster, t.InForce(day.Today)?.Revision, engines.GetValueOrDefault(t.Id)))];
     }
 
     public static async Task<EngineTypeResponse> Get(Guid id, ZeroDriftContext data, FleetDay day) =>
@@ -76,7 +76,7 @@ internal static class BookEndpoints
             if (request.Version is { } version && version != type.Version) throw new ConflictException("changedMeanwhile", "version", $"{type.Code} was changed meanwhile; look at it again.");
             var log = new ChangeLog(data, "type", id, request.Who, request.Why, day.Now);
             if (request.Name is not null) type.Name = log.Changed("name", type.Name, Given.Name(request.Name, "name", "a name that says what the engine is", 120));
-            if (request.Method is { } method) type.Method = log.Changed("method", type.Method, method);
+            if (request.Method is { } method) type.Facts.Method = log.Changed("method", type.Facts.Method, method);
             request.Onto(type, log);
             if (request.Archived is { } archived)
             {
@@ -106,7 +106,7 @@ internal static class BookEndpoints
         }, cancelled);
     }
 
-    private static bool IsSame(EngineTypeRow a, EngineTypeRow b) => a.NameKey == NameKeys.Of(b.Code) && a.Cycle == b.Cycle && a.FiringOrder == b.FiringOrder && a.Banks == b.Banks && a.Layout == b.Layout && a.Adjuster == b.Adjuster;
+    private static bool IsSame(EngineTypeRow a, EngineTypeRow b) => a.NameKey == NameKeys.Of(b.Code) && a.Facts.Cycle == b.Facts.Cycle && a.FiringOrder == b.FiringOrder && a.Banks == b.Banks && a.Layout == b.Layout && a.Facts.Adjuster == b.Facts.Adjuster;
 
     private static async Task<EngineTypeRow> LoadAsync(ZeroDriftContext data, Guid id) =>
         await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == id)

@@ -74,48 +74,25 @@ public sealed record RevisionResponse(Guid Id, string Revision, string Source, D
 
 public sealed record EngineTypeSummary(Guid Id, string Code, string Name, string FiringOrder, int Cylinders, int Points, AdjusterKind Adjuster, string? Revision, int Engines);
 
-public sealed record EngineTypeResponse
+/// <summary>An engine type of the book, with what follows from it.</summary>
+public sealed record EngineTypeResponse : TypeFacts
 {
+    /// <summary>Takes over what the book says.</summary>
+    public EngineTypeResponse(TypeFacts facts)
+        : base(facts)
+    {
+    }
+
     public required Guid Id { get; init; }
     public required string Code { get; init; }
     public required string Name { get; init; }
-    public required EngineCycle Cycle { get; init; }
     public required IReadOnlyList<int> FiringOrder { get; init; }
-    public IReadOnlyList<double>? FiringAnglesDeg { get; init; }
     public required bool TimingKnown { get; init; }
     public required ValveTiming Timing { get; init; }
-    public required double RampGuardDeg { get; init; }
     public required string Banks { get; init; }
     public required string Layout { get; init; }
-    public required AdjusterKind Adjuster { get; init; }
-    public double? PitchMm { get; init; }
-    public required double ClearancePerTravel { get; init; }
-    public required bool ClockwiseCloses { get; init; }
-    public IReadOnlyList<double>? ShimSizesMm { get; init; }
-    public required double ShimPerClearance { get; init; }
-    public double? ShimDiameterMm { get; init; }
-    public double? ScrewFreeMm { get; init; }
-    public double? TravelTurns { get; init; }
-    public required bool SelfLocking { get; init; }
-    public required double ColdMaxC { get; init; }
-    public double? DialConversion { get; init; }
-    public string? DialContact { get; init; }
-    public required PointOrder Order { get; init; }
-    public SettingOrder? Setting { get; init; }
-    public required JudgingSchool Judging { get; init; }
-    public required SettingManner Manner { get; init; }
-    public required MeasuringMeans Measuring { get; init; }
-    public required bool Spark { get; init; }
-    public required bool Interference { get; init; }
-    public string? Pins { get; init; }
-    public string? CamMark { get; init; }
-    public required bool Rotor { get; init; }
-    public IReadOnlyList<string>? ShimMarks { get; init; }
-    public double? PulleyMm { get; init; }
-    public required bool SpeaksCamTurns { get; init; }
     /// <summary>Fields that nobody gave: assumed, not the book's.</summary>
     public required IReadOnlyList<string> Assumed { get; init; }
-    public required BookLetters Letters { get; init; }
 
     /// <summary>The letters, spelt out.</summary>
     public required string LettersSpeltOut { get; init; }
@@ -131,30 +108,11 @@ public sealed record EngineTypeResponse
 
     /// <summary>What to bring, summed.</summary>
     public required IReadOnlyList<KitLine> Kit { get; init; }
-    public double? GasketHours { get; init; }
-    public required bool NarrowBlade { get; init; }
-    public double? HotMinutes { get; init; }
-    public double? ResetHotHours { get; init; }
-    public double? SecondPassMinutes { get; init; }
-    public required bool RunningMethod { get; init; }
-    public double? SameWithinMm { get; init; }
-    public double? PastTdcMm { get; init; }
-    public double? StrokeMm { get; init; }
-    public double? RodMm { get; init; }
 
     /// <summary>Degrees past TDC, where stroke and rod give them.</summary>
     public double? PastTdcDeg { get; init; }
     public required bool Archived { get; init; }
     public required int Version { get; init; }
-    public required TurningMethod Method { get; init; }
-    public required string Rotation { get; init; }
-    public required string BarringTool { get; init; }
-    public required double ToolTurnsPerCrankTurn { get; init; }
-    public double? BookHours { get; init; }
-    public int? BookMonths { get; init; }
-    public double? FirstCheckHours { get; init; }
-    public required double BreakInHours { get; init; }
-    public required double JobHours { get; init; }
     public required IReadOnlyList<BookStopDto> BookStops { get; init; }
 
     /// <summary>The schools of positions to choose from.</summary>

@@ -2,6 +2,7 @@ using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Turning;
+using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 
@@ -24,26 +25,29 @@ internal static class TypeFromRequest
             Id = Given.NewId(request.Id),
             Code = preview ? "preview" : Given.Name(request.Code, "code", "a short code for the type", 40),
             Name = preview ? "preview" : Given.Name(request.Name, "name", "a name that says what the engine is", 120),
-            Cycle = request.Cycle,
+            Facts = new TypeFacts
+            {
+                Cycle = request.Cycle,
+                FiringAnglesDeg = request.FiringAnglesDeg is { Count: > 0 } angles ? [.. angles] : null,
+                RampGuardDeg = request.RampGuardDeg ?? ValveTiming.DefaultRampGuardDeg,
+                Letters = letters,
+                Adjuster = request.Adjuster,
+                ShimSizesMm = Sizes(request.ShimSizesMm),
+                ShimPerClearance = Given.InRange(request.ShimPerClearance, 0.05, 10, "shimPerClearance", "The shim travel per clearance") ?? 1,
+                TravelTurns = Given.InRange(request.TravelTurns, 0.05, 100, "travelTurns", "The plunger travel in turns"),
+                SelfLocking = request.SelfLocking ?? false,
+                Method = request.Method,
+            },
             FiringOrder = order.ToString(),
-            FiringAnglesDeg = request.FiringAnglesDeg is { Count: > 0 } angles ? [.. angles] : null,
             Timing = t is { IvoBtdc: null, IvcAbdc: null, EvoBbdc: null, EvcAtdc: null } or null ? null
                 : new ValveTiming(
                     Given.Number(t.IvoBtdc, "timing.ivoBtdc", "when the intake opens, or leave all four empty"),
                     Given.Number(t.IvcAbdc, "timing.ivcAbdc", "when the intake closes"),
                     Given.Number(t.EvoBbdc, "timing.evoBbdc", "when the exhaust opens"),
                     Given.Number(t.EvcAtdc, "timing.evcAtdc", "when the exhaust closes")),
-            RampGuardDeg = request.RampGuardDeg ?? ValveTiming.DefaultRampGuardDeg,
             Banks = string.IsNullOrWhiteSpace(request.Banks) ? string.Join(' ', order.Cylinders.Order()) : request.Banks.Trim(),
             Layout = request.Layout!.Trim().ToUpperInvariant(),
-            Letters = letters,
-            Adjuster = request.Adjuster,
             ByKind = kinds,
-            ShimSizesMm = Sizes(request.ShimSizesMm),
-            ShimPerClearance = Given.InRange(request.ShimPerClearance, 0.05, 10, "shimPerClearance", "The shim travel per clearance") ?? 1,
-            TravelTurns = Given.InRange(request.TravelTurns, 0.05, 100, "travelTurns", "The plunger travel in turns"),
-            SelfLocking = request.SelfLocking ?? false,
-            Method = request.Method,
         };
         row.Points = [.. points.Select((p, i) => new LashPointRow { Id = Guid.CreateVersion7(), EngineTypeId = row.Id, Label = p.Label, Cylinder = p.Cylinder, Kind = p.Kind, Place = p.Place, Adjuster = kinds.Find(k => k.Kind == p.Kind)?.Adjuster ?? HeadLayout.For(p.Kind, request.Adjuster), Bank = p.Bank, Along = p.Along, Order = i })];
         request.Onto(row, null);

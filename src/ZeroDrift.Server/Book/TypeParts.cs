@@ -28,7 +28,7 @@ internal static class TypeParts
     {
         if (dto.Counts is not null && dto.List == StepList.Point) throw new BadInputException(field + ".counts", "Parts are counted for the whole engine: put the step before the covers or at close-up.");
         if (dto.CrankDeg is { } && dto.List != StepList.Stop) throw new BadInputException(field + ".crankDeg", "Only a step at a crank angle has one.");
-        if (dto.CrankDeg is { } deg) CrankAngle.Of(deg, type.Cycle, field + ".crankDeg");
+        if (dto.CrankDeg is { } deg) CrankAngle.Of(deg, type.Facts.Cycle, field + ".crankDeg");
         foreach (var label in dto.Points ?? [])
             if (!type.Points.Exists(p => p.Label == label)) throw new BadInputException(field + ".points", $"'{label}' is not a point of this type.");
         return new TypeStepRow
@@ -80,7 +80,7 @@ internal static class TypeParts
     {
         List<string> marks = [.. given.Select((m, i) => Given.Text(m, $"shimMarks[{i}]", "what is stamped on the size", 10))];
         if (marks.Count == 0) return null;
-        if (marks.Count != (type.ShimSizesMm?.Count ?? 0)) throw new BadInputException("shimMarks", $"Give one mark for each of the {type.ShimSizesMm?.Count ?? 0} sizes, in their order; {marks.Count} were given.");
+        if (marks.Count != (type.Facts.ShimSizesMm?.Count ?? 0)) throw new BadInputException("shimMarks", $"Give one mark for each of the {type.Facts.ShimSizesMm?.Count ?? 0} sizes, in their order; {marks.Count} were given.");
         if (marks.GroupBy(m => m, StringComparer.OrdinalIgnoreCase).FirstOrDefault(g => g.Count() > 1) is { } twice) throw new BadInputException("shimMarks", $"'{twice.Key}' stands for two sizes; each has its own.");
         return marks;
     }

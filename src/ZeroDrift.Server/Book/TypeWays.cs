@@ -129,46 +129,46 @@ public abstract record TypeWays
     /// <summary>Puts what was given onto a type; what was left out stays.</summary>
     internal void Onto(EngineTypeRow type, ChangeLog? log)
     {
-        type.Rotation = Changed("rotation", type.Rotation, Given.OptionalText(Rotation, "rotation", "the turning direction", 80));
-        type.BarringTool = Changed("barringTool", type.BarringTool, Given.OptionalText(BarringTool, "barringTool", "how it is barred", 80));
-        type.ToolTurnsPerCrankTurn = Number("toolTurnsPerCrankTurn", type.ToolTurnsPerCrankTurn, ToolTurnsPerCrankTurn, 0.01, 1000, "The barring ratio");
-        type.PitchMm = Optional("pitchMm", type.PitchMm, PitchMm, 0.1, 10, "The screw's pitch");
-        type.ClearancePerTravel = Number("clearancePerTravel", type.ClearancePerTravel, ClearancePerTravel, 0.05, 10, "The clearance per screw travel");
-        type.ClockwiseCloses = Changed("clockwiseCloses", type.ClockwiseCloses, ClockwiseCloses);
-        type.BookHours = Optional("bookHours", type.BookHours, BookHours, 1, 100_000, "The book's interval in hours");
-        type.BookMonths = (int?)Optional("bookMonths", type.BookMonths, BookMonths, 1, 240, "The book's interval in months");
-        type.FirstCheckHours = Optional("firstCheckHours", type.FirstCheckHours, FirstCheckHours, 1, 10_000, "The first check after a build");
-        type.BreakInHours = Number("breakInHours", type.BreakInHours, BreakInHours, 0, 10_000, "The break-in hours");
-        type.JobHours = Number("jobHours", type.JobHours, JobHours, 0.25, 200, "The length of the job in hours");
-        type.ColdMaxC = Number("coldMaxC", type.ColdMaxC, ColdMaxC, 0, 100, "The warmest that counts as cold");
-        type.DialConversion = Optional("dialConversion", type.DialConversion, DialConversion, 0.01, 10, "The dial's conversion");
-        type.DialContact = Text("dialContact", type.DialContact, DialContact, "where the dial touches");
-        type.Order = Changed("order", type.Order, Order);
-        type.Setting = IsEmptied("setting") ? Emptying("setting", type.Setting) : Setting is { } setting ? Noted("setting", type.Setting, setting) : type.Setting;
-        type.Judging = Changed("judging", type.Judging, Judging);
-        type.Manner = Changed("manner", type.Manner, Manner);
-        type.Measuring = Changed("measuring", type.Measuring, Measuring);
-        type.Spark = Changed("spark", type.Spark, Spark);
-        type.Interference = Changed("interference", type.Interference, Interference);
-        type.Pins = Text("pins", type.Pins, Pins, "the lock pins or cam bars");
-        type.CamMark = Text("camMark", type.CamMark, CamMark, "the mark of the camshaft");
-        type.Rotor = Changed("rotor", type.Rotor, Rotor);
-        type.PulleyMm = Optional("pulleyMm", type.PulleyMm, PulleyMm, 10, 5000, "The diameter of the pulley");
-        type.SpeaksCamTurns = Changed("speaksCamTurns", type.SpeaksCamTurns, SpeaksCamTurns);
+        type.Facts.Rotation = Changed("rotation", type.Facts.Rotation, Given.OptionalText(Rotation, "rotation", "the turning direction", 80));
+        type.Facts.BarringTool = Changed("barringTool", type.Facts.BarringTool, Given.OptionalText(BarringTool, "barringTool", "how it is barred", 80));
+        type.Facts.ToolTurnsPerCrankTurn = Number("toolTurnsPerCrankTurn", type.Facts.ToolTurnsPerCrankTurn, ToolTurnsPerCrankTurn, 0.01, 1000, "The barring ratio");
+        type.Facts.PitchMm = Optional("pitchMm", type.Facts.PitchMm, PitchMm, 0.1, 10, "The screw's pitch");
+        type.Facts.ClearancePerTravel = Number("clearancePerTravel", type.Facts.ClearancePerTravel, ClearancePerTravel, 0.05, 10, "The clearance per screw travel");
+        type.Facts.ClockwiseCloses = Changed("clockwiseCloses", type.Facts.ClockwiseCloses, ClockwiseCloses);
+        type.Facts.BookHours = Optional("bookHours", type.Facts.BookHours, BookHours, 1, 100_000, "The book's interval in hours");
+        type.Facts.BookMonths = (int?)Optional("bookMonths", type.Facts.BookMonths, BookMonths, 1, 240, "The book's interval in months");
+        type.Facts.FirstCheckHours = Optional("firstCheckHours", type.Facts.FirstCheckHours, FirstCheckHours, 1, 10_000, "The first check after a build");
+        type.Facts.BreakInHours = Number("breakInHours", type.Facts.BreakInHours, BreakInHours, 0, 10_000, "The break-in hours");
+        type.Facts.JobHours = Number("jobHours", type.Facts.JobHours, JobHours, 0.25, 200, "The length of the job in hours");
+        type.Facts.ColdMaxC = Number("coldMaxC", type.Facts.ColdMaxC, ColdMaxC, 0, 100, "The warmest that counts as cold");
+        type.Facts.DialConversion = Optional("dialConversion", type.Facts.DialConversion, DialConversion, 0.01, 10, "The dial's conversion");
+        type.Facts.DialContact = Text("dialContact", type.Facts.DialContact, DialContact, "where the dial touches");
+        type.Facts.Order = Changed("order", type.Facts.Order, Order);
+        type.Facts.Setting = IsEmptied("setting") ? Emptying("setting", type.Facts.Setting) : Setting is { } setting ? Noted("setting", type.Facts.Setting, setting) : type.Facts.Setting;
+        type.Facts.Judging = Changed("judging", type.Facts.Judging, Judging);
+        type.Facts.Manner = Changed("manner", type.Facts.Manner, Manner);
+        type.Facts.Measuring = Changed("measuring", type.Facts.Measuring, Measuring);
+        type.Facts.Spark = Changed("spark", type.Facts.Spark, Spark);
+        type.Facts.Interference = Changed("interference", type.Facts.Interference, Interference);
+        type.Facts.Pins = Text("pins", type.Facts.Pins, Pins, "the lock pins or cam bars");
+        type.Facts.CamMark = Text("camMark", type.Facts.CamMark, CamMark, "the mark of the camshaft");
+        type.Facts.Rotor = Changed("rotor", type.Facts.Rotor, Rotor);
+        type.Facts.PulleyMm = Optional("pulleyMm", type.Facts.PulleyMm, PulleyMm, 10, 5000, "The diameter of the pulley");
+        type.Facts.SpeaksCamTurns = Changed("speaksCamTurns", type.Facts.SpeaksCamTurns, SpeaksCamTurns);
         type.Uniflow = Uniflow ?? type.Uniflow;
-        type.GasketHours = Optional("gasketHours", type.GasketHours, GasketHours, 0.01, 1000, "What new gaskets are worth, in hours of work,");
-        type.NarrowBlade = Changed("narrowBlade", type.NarrowBlade, NarrowBlade);
-        type.ShimDiameterMm = Optional("shimDiameterMm", type.ShimDiameterMm, ShimDiameterMm, 1, 60, "The shim's diameter");
-        type.ScrewFreeMm = Optional("screwFreeMm", type.ScrewFreeMm, ScrewFreeMm, 0.1, 50, "The screw's free thread");
-        type.HotMinutes = Optional("hotMinutes", type.HotMinutes, HotMinutes, 1, 600, "How long a hot figure holds, in minutes,");
-        type.ResetHotHours = Optional("resetHotHours", type.ResetHotHours, ResetHotHours, 1, 10_000, "The hours to the setting hot after a build");
-        type.SecondPassMinutes = Optional("secondPassMinutes", type.SecondPassMinutes, SecondPassMinutes, 1, 1440, "The minutes to the second pass");
-        type.RunningMethod = Changed("runningMethod", type.RunningMethod, RunningMethod);
-        type.SameWithinMm = Optional("sameWithinMm", type.SameWithinMm, SameWithinMm, 0, 1, "How near to the same figure is near enough");
-        type.PastTdcMm = Optional("pastTdcMm", type.PastTdcMm, PastTdcMm, 0.1, 500, "The piston travel past TDC");
-        type.StrokeMm = Optional("strokeMm", type.StrokeMm, StrokeMm, 1, 5000, "The stroke");
-        type.RodMm = Optional("rodMm", type.RodMm, RodMm, 1, 20_000, "The rod");
-        if (ShimMarks is not null) type.ShimMarks = TypeParts.Marks(Filled(ShimMarks, "shimMarks", 1000), type);
+        type.Facts.GasketHours = Optional("gasketHours", type.Facts.GasketHours, GasketHours, 0.01, 1000, "What new gaskets are worth, in hours of work,");
+        type.Facts.NarrowBlade = Changed("narrowBlade", type.Facts.NarrowBlade, NarrowBlade);
+        type.Facts.ShimDiameterMm = Optional("shimDiameterMm", type.Facts.ShimDiameterMm, ShimDiameterMm, 1, 60, "The shim's diameter");
+        type.Facts.ScrewFreeMm = Optional("screwFreeMm", type.Facts.ScrewFreeMm, ScrewFreeMm, 0.1, 50, "The screw's free thread");
+        type.Facts.HotMinutes = Optional("hotMinutes", type.Facts.HotMinutes, HotMinutes, 1, 600, "How long a hot figure holds, in minutes,");
+        type.Facts.ResetHotHours = Optional("resetHotHours", type.Facts.ResetHotHours, ResetHotHours, 1, 10_000, "The hours to the setting hot after a build");
+        type.Facts.SecondPassMinutes = Optional("secondPassMinutes", type.Facts.SecondPassMinutes, SecondPassMinutes, 1, 1440, "The minutes to the second pass");
+        type.Facts.RunningMethod = Changed("runningMethod", type.Facts.RunningMethod, RunningMethod);
+        type.Facts.SameWithinMm = Optional("sameWithinMm", type.Facts.SameWithinMm, SameWithinMm, 0, 1, "How near to the same figure is near enough");
+        type.Facts.PastTdcMm = Optional("pastTdcMm", type.Facts.PastTdcMm, PastTdcMm, 0.1, 500, "The piston travel past TDC");
+        type.Facts.StrokeMm = Optional("strokeMm", type.Facts.StrokeMm, StrokeMm, 1, 5000, "The stroke");
+        type.Facts.RodMm = Optional("rodMm", type.Facts.RodMm, RodMm, 1, 20_000, "The rod");
+        if (ShimMarks is not null) type.Facts.ShimMarks = TypeParts.Marks(Filled(ShimMarks, "shimMarks", 1000), type);
         if (Fasteners is not null) type.Fasteners = NotedList("fasteners", type.Fasteners, [.. Filled(Fasteners, "fasteners", 40).Select((f, i) => TypeParts.Of(f, $"fasteners[{i}]"))], f => $"{f.Use} {f.Size} {f.TorqueNm}");
         if (Gaskets is not null) type.Gaskets = NotedList("gaskets", type.Gaskets, [.. Filled(Gaskets, "gaskets", 40).Select((g, i) => TypeParts.Of(g, $"gaskets[{i}]"))], g => $"{g.Count} {g.Name}");
         if (ScarceTools is not null) type.ScarceTools = NotedList("scarceTools", type.ScarceTools, [.. Filled(ScarceTools, "scarceTools", 40).Select((t, i) => Given.Text(t, $"scarceTools[{i}]", "a tool by name", 80))], t => t);
@@ -181,7 +181,7 @@ public abstract record TypeWays
             TypeParts.Check(type.Steps);
             type.OwnSteps = type.Steps.Count > 0;
         }
-        if (type is { Measuring: MeasuringMeans.Dial, DialConversion: null })
+        if (type.Facts is { Measuring: MeasuringMeans.Dial, DialConversion: null })
             throw new BadInputException("dialConversion", "Give the clearance per dial travel at its point of contact, so that a dial reading can be converted; with a factor of 2.4 between dial and lobe it is 0.417.");
 
         // What was given or looked up is the book's from here on.

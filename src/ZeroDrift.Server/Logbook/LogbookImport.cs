@@ -98,7 +98,7 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
         if (fleet.EngineOf(row.Engine) is not { } engine)
             throw new BadInputException("engine", $"The yard has no engine called '{row.Engine}'. Add it there first, or write its name as the yard does.");
         var type = fleet.TypeOf(engine);
-        if (row.EUnclear && type.Letters == BookLetters.EinlassAuslass)
+        if (row.EUnclear && type.Facts.Letters == BookLetters.EinlassAuslass)
         {
             // Its own book says E for the intake; a logbook kept by somebody else may mean the exhaust.
             asksLetters = true;
@@ -106,7 +106,7 @@ internal sealed class LogbookImport(ZeroDriftContext data, LogbookFile file, Dat
         }
         var points = type.Points.Where(p => p.Cylinder == row.Cylinder && p.Kind == row.Kind).ToList();
         if (points.Count == 0)
-            throw new BadInputException("cylinder", $"{engine.Name} ({type.Code}) has no {row.Cylinder}{type.Letters.Letter(row.Kind)}{(row.Place is null ? "" : " " + row.Place)}; its points are {string.Join(' ', type.Points.OrderBy(p => p.Order).Select(p => p.Label))}.");
+            throw new BadInputException("cylinder", $"{engine.Name} ({type.Code}) has no {row.Cylinder}{type.Facts.Letters.Letter(row.Kind)}{(row.Place is null ? "" : " " + row.Place)}; its points are {string.Join(' ', type.Points.OrderBy(p => p.Order).Select(p => p.Label))}.");
         var point = points.Count == 1 ? points[0] : points.Find(p => p.Place == row.Place)
             ?? throw new BadInputException("valve", $"Cylinder {row.Cylinder} has {points.Count} of these; say which: {string.Join(" or ", points.Select(p => p.Place))}.");
         if (row.Date > today.AddDays(1)) throw new BadInputException("date", $"{Said.Day(row.Date)} is still to come.");

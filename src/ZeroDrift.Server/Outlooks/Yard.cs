@@ -50,7 +50,7 @@ internal sealed class Yard(FleetDay day)
         from outlook in data.Outlooks.AsNoTracking()
         join engine in data.Engines.AsNoTracking() on outlook.EngineId equals engine.Id
         where engine.ArchivedAt == null && (only == null || engine.Id == only)
-        select new Head(engine.Id, engine.Name, engine.Machine!.Kind, engine.MachineId, engine.Machine.Name, engine.Machine.Site!.Name, engine.EngineType!.Code, engine.SerialNumber, engine.EngineType.BookHours == null && engine.EngineType.BookMonths == null, outlook.Version, outlook.Fingerprint);
+        select new Head(engine.Id, engine.Name, engine.Machine!.Kind, engine.MachineId, engine.Machine.Name, engine.Machine.Site!.Name, engine.EngineType!.Code, engine.SerialNumber, engine.EngineType.Facts.BookHours == null && engine.EngineType.Facts.BookMonths == null, outlook.Version, outlook.Fingerprint);
 
     private static DueRow Row(Head head, Line line, IReadOnlyList<CallRow> calls, Guid? open)
     {

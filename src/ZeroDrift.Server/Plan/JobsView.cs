@@ -45,7 +45,7 @@ internal sealed class JobsView
         var type = engine.EngineType!;
         var row = rows.GetValueOrDefault(engine.Id);
         var outAhead = (row?.Findings.Count ?? 0) + (row is { DriftsBeforeBook: true } ? 1 : 0);
-        var time = job.Hours is { } given ? new JobTime(given, given, given, 0) : JobTime.Of(type.JobHours, Math.Max(1, type.Points.Count), outAhead, await TimedAsync(type.Id));
+        var time = job.Hours is { } given ? new JobTime(given, given, given, 0) : JobTime.Of(type.Facts.JobHours, Math.Max(1, type.Points.Count), outAhead, await TimedAsync(type.Id));
         var missing = job.Parts.Where(p => !p.Here).ToList();
         var arrive = missing.Select(p => (p.OrderedOn ?? today).AddDays(p.LeadDays)).DefaultIfEmpty(DateOnly.MinValue).Max();
         var earliest = new[] { job.EarliestDate ?? DateOnly.MinValue, arrive }.Max();

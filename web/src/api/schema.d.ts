@@ -2207,8 +2207,8 @@ export interface components {
             drawerId?: null | string;
             /** Format: double */
             predictedMm?: null | number;
-            inWindow?: boolean;
-            pinned?: boolean;
+            inWindow: boolean;
+            pinned: boolean;
             wanted?: null | components["schemas"]["WantedResponse"];
             /** Format: double */
             thinnerMm?: null | number;
@@ -2468,77 +2468,188 @@ export interface components {
              */
             rules?: number;
         };
+        /** @description The type of the engine: what its book says of it, and what is worked out of that. */
         ContextTypeRecord: {
             /** Format: uuid */
             id: string;
             code: string;
             name: string;
-            cycle: components["schemas"]["EngineCycle"];
             firingOrder: number[];
-            firingAnglesDeg?: null | number[];
             timing?: null | components["schemas"]["ValveTiming"];
-            /** Format: double */
-            rampGuardDeg: number;
-            method: components["schemas"]["TurningMethod"];
             bookStops: components["schemas"]["BookStopRequest"][];
-            rotation: string;
-            barringTool: string;
-            /** Format: double */
-            toolTurnsPerCrankTurn: number;
-            /** Format: double */
-            coldMaxC?: number;
-            /** Format: double */
+            uniflow?: null | components["schemas"]["UniflowTiming"];
+            pastTdc?: null | components["schemas"]["PastTdc"];
+            /** @description Fasteners with their torques. */
+            fasteners: components["schemas"]["Fastener"][];
+            /** @description Two or four strokes. */
+            cycle: components["schemas"]["EngineCycle"];
+            /** @description When each cylinder of the firing order fires, degrees; null for an engine that fires evenly. */
+            firingAnglesDeg?: null | number[];
+            /**
+             * Format: double
+             * @description Degrees kept clear on both sides of a lift, 0 to 60.
+             */
+            rampGuardDeg: number;
+            /** @description The school of its book. */
+            method: components["schemas"]["TurningMethod"];
+            /** @description What sets its points, where no kind is set otherwise. */
+            adjuster: components["schemas"]["AdjusterKind"];
+            /**
+             * Format: double
+             * @description Thread of the screw, mm a turn, 0.1 to 10.
+             */
+            pitchMm?: null | number;
+            /**
+             * Format: double
+             * @description Clearance per travel of the screw, 0.05 to 10.
+             */
+            clearancePerTravel: number;
+            /** @description Clockwise closes the gap. */
+            clockwiseCloses: boolean;
+            /** @description Thicknesses of its shim series, mm, thinnest first. */
+            shimSizesMm?: null | number[];
+            /**
+             * Format: double
+             * @description Clearance per thickness of the shim.
+             */
+            shimPerClearance: number;
+            /** @description What is stamped on each size of the series, in their order; null where the thickness itself is. */
+            shimMarks?: null | string[];
+            /**
+             * Format: double
+             * @description Thread that a new screw has left to come out by, mm of travel, 0.1 to 50; null where nobody measured it.
+             */
+            screwFreeMm?: null | number;
+            /**
+             * Format: double
+             * @description Its shims across, mm, 1 to 60: those of another diameter do not fit.
+             */
+            shimDiameterMm?: null | number;
+            /**
+             * Format: double
+             * @description The whole travel of a lifter, turns of its screw.
+             */
+            travelTurns?: null | number;
+            /** @description The screw holds by its own drag and has no locknut. */
+            selfLocking: boolean;
+            /**
+             * Format: double
+             * @description Warmer than this is not cold, °C, 0 to 100 (common practice, no source).
+             */
+            coldMaxC: number;
+            /**
+             * Format: double
+             * @description Clearance per dial travel, 0.01 to 10.
+             */
             dialConversion?: null | number;
             /** @description Where the dial touches the rocker. */
             dialContact?: null | string;
-            order?: components["schemas"]["PointOrder"];
+            /** @description In which order the points of a stop are taken. */
+            order: components["schemas"]["PointOrder"];
             setting?: null | components["schemas"]["SettingOrder"];
-            judging?: components["schemas"]["JudgingSchool"];
-            manner?: components["schemas"]["SettingManner"];
-            measuring?: components["schemas"]["MeasuringMeans"];
-            spark?: boolean;
+            /** @description How a reading is judged. */
+            judging: components["schemas"]["JudgingSchool"];
+            /** @description How an adjuster is held while it is locked. */
+            manner: components["schemas"]["SettingManner"];
+            /** @description Blades, or a dial on the rocker. */
+            measuring: components["schemas"]["MeasuringMeans"];
+            /** @description A spark engine; else a diesel. */
+            spark: boolean;
             /** @description With the timing in doubt a valve can meet its piston. */
-            interference?: boolean;
-            /** @description Lock pins or cam bars that must be out before the crank turns. */
+            interference: boolean;
+            /** @description Lock pins or cam bars that must be out before the crank turns, as the book names them. */
             pins?: null | string;
-            /** @description What is stamped on each size of the shim series, in the order of the sizes. */
-            shimMarks?: null | string[];
             /** @description The mark of the camshaft that shows the lap, as the book names it. */
             camMark?: null | string;
             /** @description A distributor's rotor can be seen. */
-            rotor?: boolean;
+            rotor: boolean;
             /**
              * Format: double
-             * @description Diameter of the pulley or flywheel that carries the marks, mm.
+             * @description Diameter of the pulley or flywheel that carries the marks, mm, 10 to 5000.
              */
             pulleyMm?: null | number;
             /** @description The book counts turns of the cam. */
-            speaksCamTurns?: boolean;
-            uniflow?: null | components["schemas"]["UniflowTiming"];
-            pastTdc?: null | components["schemas"]["PastTdc"];
+            speaksCamTurns: boolean;
             /** @description The letters of its book. */
-            letters?: components["schemas"]["BookLetters"];
+            letters: components["schemas"]["BookLetters"];
             /**
              * Format: double
-             * @description Where all are brought to one figure: how near is near enough, mm.
+             * @description What new single-use gaskets are worth, hours of work, 0.01 to 1000: they make an opening dearer.
              */
-            sameWithinMm?: number;
+            gasketHours?: null | number;
+            /** @description Its bridges leave room for a narrow blade only. */
+            narrowBlade: boolean;
             /**
              * Format: double
-             * @description A hot figure holds for so many minutes since the engine stopped.
+             * @description A hot figure holds for so many minutes since the engine stopped, 1 to 600.
              */
             hotMinutes?: null | number;
             /**
              * Format: double
-             * @description Minutes to the second pass over points set by amount.
+             * @description After a build it is set again hot, so many hours later, 1 to 10 000.
+             */
+            resetHotHours?: null | number;
+            /**
+             * Format: double
+             * @description Minutes to the second pass over points set by amount, 1 to 1440.
              */
             secondPassMinutes?: null | number;
-            /** @description Its bridges leave room for a narrow blade only. */
-            narrowBlade?: boolean;
-            /** @description Some books set it with the engine running; guided here is the still method beside it. */
-            runningMethod?: boolean;
-            /** @description Fasteners with their torques. */
-            fasteners?: components["schemas"]["Fastener"][];
+            /** @description Its book sets it with the engine running; guided here is the still method beside it. */
+            runningMethod: boolean;
+            /**
+             * Format: double
+             * @description Where all are brought to one figure: how near is near enough, mm, 0 to 1.
+             */
+            sameWithinMm?: null | number;
+            /**
+             * Format: double
+             * @description Measured at this piston travel past TDC, mm, 0.1 to 500; double? TypeFacts.StrokeMm and double? TypeFacts.RodMm turn it into degrees.
+             */
+            pastTdcMm?: null | number;
+            /**
+             * Format: double
+             * @description The stroke, mm, 1 to 5000.
+             */
+            strokeMm?: null | number;
+            /**
+             * Format: double
+             * @description The connecting rod from centre to centre, mm, 1 to 20 000.
+             */
+            rodMm?: null | number;
+            /** @description Turning direction in the running sense, as seen from where the crank is barred. */
+            rotation: string;
+            /** @description How it is barred. */
+            barringTool: string;
+            /**
+             * Format: double
+             * @description Turns of the barring tool to one of the crank, 0.01 to 1000.
+             */
+            toolTurnsPerCrankTurn: number;
+            /**
+             * Format: double
+             * @description The book's interval, engine hours, 1 to 100 000.
+             */
+            bookHours?: null | number;
+            /**
+             * Format: int32
+             * @description The book's interval, months, 1 to 240.
+             */
+            bookMonths?: null | number;
+            /**
+             * Format: double
+             * @description The first check after a build, engine hours, 1 to 10 000.
+             */
+            firstCheckHours?: null | number;
+            /**
+             * Format: double
+             * @description Seats settle for so many engine hours after a build, 0 to 10 000.
+             */
+            breakInHours: number;
+            /**
+             * Format: double
+             * @description How long the job takes, hours, 0.25 to 200.
+             */
+            jobHours: number;
         };
         /** @description The replacing fields of a correction; only those given replace. */
         CorrectedFieldsRequest: {
@@ -3193,7 +3304,7 @@ export interface components {
              */
             shownMm?: null | number;
             shownState?: null | components["schemas"]["VerdictState"];
-            shownIsExpected?: boolean;
+            shownIsExpected: boolean;
             /** @description The forecast, nine in ten; empty without one. */
             fan: components["schemas"]["FanStep"][];
             series: components["schemas"]["SeriesVisit"][];
@@ -3496,58 +3607,19 @@ export interface components {
             /** @description Fields that are to be empty again, by name. */
             emptied?: null | string[];
         };
+        /** @description An engine type of the book, with what follows from it. */
         EngineTypeResponse: {
             /** Format: uuid */
             id: string;
             code: string;
             name: string;
-            cycle: components["schemas"]["EngineCycle"];
             firingOrder: number[];
-            firingAnglesDeg?: null | number[];
             timingKnown: boolean;
             timing: components["schemas"]["ValveTiming"];
-            /** Format: double */
-            rampGuardDeg: number;
             banks: string;
             layout: string;
-            adjuster: components["schemas"]["AdjusterKind"];
-            /** Format: double */
-            pitchMm?: null | number;
-            /** Format: double */
-            clearancePerTravel: number;
-            clockwiseCloses: boolean;
-            shimSizesMm?: null | number[];
-            /** Format: double */
-            shimPerClearance: number;
-            /** Format: double */
-            shimDiameterMm?: null | number;
-            /** Format: double */
-            screwFreeMm?: null | number;
-            /** Format: double */
-            travelTurns?: null | number;
-            selfLocking: boolean;
-            /** Format: double */
-            coldMaxC: number;
-            /** Format: double */
-            dialConversion?: null | number;
-            dialContact?: null | string;
-            order: components["schemas"]["PointOrder"];
-            setting?: null | components["schemas"]["SettingOrder"];
-            judging: components["schemas"]["JudgingSchool"];
-            manner: components["schemas"]["SettingManner"];
-            measuring: components["schemas"]["MeasuringMeans"];
-            spark: boolean;
-            interference: boolean;
-            pins?: null | string;
-            camMark?: null | string;
-            rotor: boolean;
-            shimMarks?: null | string[];
-            /** Format: double */
-            pulleyMm?: null | number;
-            speaksCamTurns: boolean;
             /** @description Fields that nobody gave: assumed, not the book's. */
             assumed: string[];
-            letters: components["schemas"]["BookLetters"];
             /** @description The letters, spelt out. */
             lettersSpeltOut: string;
             uniflow?: null | components["schemas"]["UniflowTiming"];
@@ -3560,24 +3632,6 @@ export interface components {
             scarceTools: string[];
             /** @description What to bring, summed. */
             kit: components["schemas"]["KitLine"][];
-            /** Format: double */
-            gasketHours?: null | number;
-            narrowBlade: boolean;
-            /** Format: double */
-            hotMinutes?: null | number;
-            /** Format: double */
-            resetHotHours?: null | number;
-            /** Format: double */
-            secondPassMinutes?: null | number;
-            runningMethod: boolean;
-            /** Format: double */
-            sameWithinMm?: null | number;
-            /** Format: double */
-            pastTdcMm?: null | number;
-            /** Format: double */
-            strokeMm?: null | number;
-            /** Format: double */
-            rodMm?: null | number;
             /**
              * Format: double
              * @description Degrees past TDC, where stroke and rod give them.
@@ -3586,27 +3640,181 @@ export interface components {
             archived: boolean;
             /** Format: int32 */
             version: number;
-            method: components["schemas"]["TurningMethod"];
-            rotation: string;
-            barringTool: string;
-            /** Format: double */
-            toolTurnsPerCrankTurn: number;
-            /** Format: double */
-            bookHours?: null | number;
-            /** Format: int32 */
-            bookMonths?: null | number;
-            /** Format: double */
-            firstCheckHours?: null | number;
-            /** Format: double */
-            breakInHours: number;
-            /** Format: double */
-            jobHours: number;
             bookStops: components["schemas"]["BookStopDto"][];
             /** @description The schools of positions to choose from. */
             methods: components["schemas"]["TurningMethod"][];
             points: components["schemas"]["LashPointResponse"][];
             revisions: components["schemas"]["RevisionResponse"][];
             plan: components["schemas"]["TurningPlanResponse"];
+            /** @description Two or four strokes. */
+            cycle: components["schemas"]["EngineCycle"];
+            /** @description When each cylinder of the firing order fires, degrees; null for an engine that fires evenly. */
+            firingAnglesDeg?: null | number[];
+            /**
+             * Format: double
+             * @description Degrees kept clear on both sides of a lift, 0 to 60.
+             */
+            rampGuardDeg: number;
+            /** @description The school of its book. */
+            method: components["schemas"]["TurningMethod"];
+            /** @description What sets its points, where no kind is set otherwise. */
+            adjuster: components["schemas"]["AdjusterKind"];
+            /**
+             * Format: double
+             * @description Thread of the screw, mm a turn, 0.1 to 10.
+             */
+            pitchMm?: null | number;
+            /**
+             * Format: double
+             * @description Clearance per travel of the screw, 0.05 to 10.
+             */
+            clearancePerTravel: number;
+            /** @description Clockwise closes the gap. */
+            clockwiseCloses: boolean;
+            /** @description Thicknesses of its shim series, mm, thinnest first. */
+            shimSizesMm?: null | number[];
+            /**
+             * Format: double
+             * @description Clearance per thickness of the shim.
+             */
+            shimPerClearance: number;
+            /** @description What is stamped on each size of the series, in their order; null where the thickness itself is. */
+            shimMarks?: null | string[];
+            /**
+             * Format: double
+             * @description Thread that a new screw has left to come out by, mm of travel, 0.1 to 50; null where nobody measured it.
+             */
+            screwFreeMm?: null | number;
+            /**
+             * Format: double
+             * @description Its shims across, mm, 1 to 60: those of another diameter do not fit.
+             */
+            shimDiameterMm?: null | number;
+            /**
+             * Format: double
+             * @description The whole travel of a lifter, turns of its screw.
+             */
+            travelTurns?: null | number;
+            /** @description The screw holds by its own drag and has no locknut. */
+            selfLocking: boolean;
+            /**
+             * Format: double
+             * @description Warmer than this is not cold, °C, 0 to 100 (common practice, no source).
+             */
+            coldMaxC: number;
+            /**
+             * Format: double
+             * @description Clearance per dial travel, 0.01 to 10.
+             */
+            dialConversion?: null | number;
+            /** @description Where the dial touches the rocker. */
+            dialContact?: null | string;
+            /** @description In which order the points of a stop are taken. */
+            order: components["schemas"]["PointOrder"];
+            setting?: null | components["schemas"]["SettingOrder"];
+            /** @description How a reading is judged. */
+            judging: components["schemas"]["JudgingSchool"];
+            /** @description How an adjuster is held while it is locked. */
+            manner: components["schemas"]["SettingManner"];
+            /** @description Blades, or a dial on the rocker. */
+            measuring: components["schemas"]["MeasuringMeans"];
+            /** @description A spark engine; else a diesel. */
+            spark: boolean;
+            /** @description With the timing in doubt a valve can meet its piston. */
+            interference: boolean;
+            /** @description Lock pins or cam bars that must be out before the crank turns, as the book names them. */
+            pins?: null | string;
+            /** @description The mark of the camshaft that shows the lap, as the book names it. */
+            camMark?: null | string;
+            /** @description A distributor's rotor can be seen. */
+            rotor: boolean;
+            /**
+             * Format: double
+             * @description Diameter of the pulley or flywheel that carries the marks, mm, 10 to 5000.
+             */
+            pulleyMm?: null | number;
+            /** @description The book counts turns of the cam. */
+            speaksCamTurns: boolean;
+            /** @description The letters of its book. */
+            letters: components["schemas"]["BookLetters"];
+            /**
+             * Format: double
+             * @description What new single-use gaskets are worth, hours of work, 0.01 to 1000: they make an opening dearer.
+             */
+            gasketHours?: null | number;
+            /** @description Its bridges leave room for a narrow blade only. */
+            narrowBlade: boolean;
+            /**
+             * Format: double
+             * @description A hot figure holds for so many minutes since the engine stopped, 1 to 600.
+             */
+            hotMinutes?: null | number;
+            /**
+             * Format: double
+             * @description After a build it is set again hot, so many hours later, 1 to 10 000.
+             */
+            resetHotHours?: null | number;
+            /**
+             * Format: double
+             * @description Minutes to the second pass over points set by amount, 1 to 1440.
+             */
+            secondPassMinutes?: null | number;
+            /** @description Its book sets it with the engine running; guided here is the still method beside it. */
+            runningMethod: boolean;
+            /**
+             * Format: double
+             * @description Where all are brought to one figure: how near is near enough, mm, 0 to 1.
+             */
+            sameWithinMm?: null | number;
+            /**
+             * Format: double
+             * @description Measured at this piston travel past TDC, mm, 0.1 to 500; double? TypeFacts.StrokeMm and double? TypeFacts.RodMm turn it into degrees.
+             */
+            pastTdcMm?: null | number;
+            /**
+             * Format: double
+             * @description The stroke, mm, 1 to 5000.
+             */
+            strokeMm?: null | number;
+            /**
+             * Format: double
+             * @description The connecting rod from centre to centre, mm, 1 to 20 000.
+             */
+            rodMm?: null | number;
+            /** @description Turning direction in the running sense, as seen from where the crank is barred. */
+            rotation: string;
+            /** @description How it is barred. */
+            barringTool: string;
+            /**
+             * Format: double
+             * @description Turns of the barring tool to one of the crank, 0.01 to 1000.
+             */
+            toolTurnsPerCrankTurn: number;
+            /**
+             * Format: double
+             * @description The book's interval, engine hours, 1 to 100 000.
+             */
+            bookHours?: null | number;
+            /**
+             * Format: int32
+             * @description The book's interval, months, 1 to 240.
+             */
+            bookMonths?: null | number;
+            /**
+             * Format: double
+             * @description The first check after a build, engine hours, 1 to 10 000.
+             */
+            firstCheckHours?: null | number;
+            /**
+             * Format: double
+             * @description Seats settle for so many engine hours after a build, 0 to 10 000.
+             */
+            breakInHours: number;
+            /**
+             * Format: double
+             * @description How long the job takes, hours, 0.25 to 200.
+             */
+            jobHours: number;
         };
         EngineTypeSummary: {
             /** Format: uuid */
@@ -5126,7 +5334,7 @@ export interface components {
             /** Format: uuid */
             afterJobId?: null | string;
             /** Format: int32 */
-            afterDays?: number;
+            afterDays: number;
             remark?: null | string;
             state: components["schemas"]["JobState"];
             /** Format: uuid */

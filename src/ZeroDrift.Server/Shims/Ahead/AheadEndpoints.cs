@@ -32,7 +32,7 @@ internal static class AheadEndpoints
         return new EngineShimsResponse
         {
             Access = shims.Access,
-            DiameterMm = shims.Type.ShimDiameterMm,
+            DiameterMm = shims.Type.Facts.ShimDiameterMm,
             DueOn = due,
             Carry = [.. ShimForecast.Of(after).Select(s => new SizeWantedResponse(s.SizeMm, s.Odds, s.Expected, s.Points))],
             NotKnown = [.. shims.Points.Select(p => p.Point).Except(after.Select(a => a.Point)).Except(decided)],
@@ -57,7 +57,7 @@ internal static class AheadEndpoints
             if (Due(row, today, until.DayNumber - today.DayNumber) is not { } due || !ahead.TryGetValue(row.EngineId, out var shims)) continue;
             var decided = Decided(jobs, row.EngineId);
             var after = shims.After(HoursUntil(row, due, today)).Where(p => !decided.Contains(p.Point)).ToList();
-            wants.AddRange(after.Select(p => (ShimSort.Of(shims.Access, shims.Type.ShimDiameterMm), p)));
+            wants.AddRange(after.Select(p => (ShimSort.Of(shims.Access, shims.Type.Facts.ShimDiameterMm), p)));
             (after.Count + decided.Count > 0 ? engines : notKnown).Add(row.Name);
         }
         var drawers = await data.ShimDrawers.AsNoTracking().Where(d => d.SiteId == id && d.ClosedAt == null).Select(d => d.Id).ToListAsync();

@@ -19,7 +19,7 @@ internal static class LeftView
         var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == engineId) ?? throw new NotFoundException("There is no such engine.");
         if (await ShimsAhead.LoadAsync(data, engineId, day.Today) is { } shims)
         {
-            var series = shims.Type.ShimSizesMm;
+            var series = shims.Type.Facts.ShimSizesMm;
             return new AdjustmentLeftOfEngine(shims.Access, series is { Count: > 0 } ? series.Min() : null, series is { Count: > 0 } ? series.Max() : null, null, shims.Points, shims.Heads);
         }
         var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
@@ -27,7 +27,7 @@ internal static class LeftView
         var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == engineId && v.State == VisitState.Signed && !v.Bench).Include(v => v.Readings).ToListAsync();
         var sorted = visits.OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
         var points = type.ToCore().Points.Select(p => Screw(p, type, outlook, sorted)).OfType<PointLeft>().ToList();
-        return new AdjustmentLeftOfEngine(null, null, null, type.ScrewFreeMm,
+        return new AdjustmentLeftOfEngine(null, null, null, type.Facts.ScrewFreeMm,
             [.. points.Select(p => new ShimPointAhead(p.Point, p.Kind, p.Bank, null, null, null, null, p.Left.RecessionMm, p.Since, p.Left.LeftMm, p.Left.Towards, p.Left.Hours))], HeadLeft.Of(points));
     }
 
@@ -36,7 +36,7 @@ internal static class LeftView
         if (point.Adjuster is not Adjuster.Screw screw || point.Kind is not (LashKind.Intake or LashKind.Exhaust)) return null;
         if (GapHistory.Recession(visits.Select(v => At(v, point.Label))) is not { } told) return null;
         var ahead = outlook.Points.FirstOrDefault(p => p.Label == point.Label);
-        return new PointLeft(point.Label, point.Kind, point.Bank, AdjustmentLeft.OfScrew(told.RecessionMm, type.ScrewFreeMm, ahead?.MmPer1000h ?? 0, ahead?.StandardErrorMmPer1000h ?? 0, screw.ClearancePerTravel), told.Since);
+        return new PointLeft(point.Label, point.Kind, point.Bank, AdjustmentLeft.OfScrew(told.RecessionMm, type.Facts.ScrewFreeMm, ahead?.MmPer1000h ?? 0, ahead?.StandardErrorMmPer1000h ?? 0, screw.ClearancePerTravel), told.Since);
     }
 
     private static GapAtVisit At(VisitRow visit, string label)

@@ -54,7 +54,7 @@ internal sealed class BenchEngine
     {
         var stored = await VisitReader.LoadAsync(data, visitId) ?? throw new NotFoundException("There is no such visit: nobody has opened it.");
         var engine = await data.Engines.AsNoTracking().Include(e => e.Machine!.Site).Include(e => e.EngineType).FirstAsync(e => e.Id == stored.Row.EngineId);
-        var bench = new BenchEngine(stored, engine.Name, engine.Machine!.SiteId, engine.Machine.Site!.Name, engine.EngineType!.ShimDiameterMm);
+        var bench = new BenchEngine(stored, engine.Name, engine.Machine!.SiteId, engine.Machine.Site!.Name, engine.EngineType!.Facts.ShimDiameterMm);
         if (bench.Shims.Count == 0) throw new BadInputException("visits", $"{engine.Name} has no shims to decide on.");
         if (stored.Row.State == VisitState.Abandoned) throw new BadInputException("visits", $"The visit of {engine.Name} was given up; its figures decide nothing.");
         bench.history = [.. (await ShimHistory.OfAsync(data, [engine.Id], visitId))[engine.Id]];

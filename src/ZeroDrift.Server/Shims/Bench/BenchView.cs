@@ -180,7 +180,7 @@ internal sealed class BenchView
             let most = gap.MiddleMm?.Millimetres ?? gap.UpperMm?.Millimetres
             where most is not null
             select (point.First.Work.Point.Label, point.First.Work.Point.Kind, most.Value, point.Second.Point.Demand!.Window)],
-        engine.Visit.Context.Spark);
+        engine.Visit.Context.Facts.Spark);
 
     private BenchPointResponse Point(BenchEngine engine, PointWork work, BenchRow row, IReadOnlyDictionary<string, (DrawerResponse Drawer, HeldResponse Held)> fromDrawers)
     {

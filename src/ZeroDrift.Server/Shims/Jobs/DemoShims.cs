@@ -17,7 +17,7 @@ internal static class DemoShims
     public static async Task OrderAsync(ZeroDriftContext read, WriteGate gate, FleetDay day, CancellationToken stopped)
     {
         if (await read.ShimJobs.AnyAsync(stopped)) return;
-        foreach (var engine in await read.Engines.AsNoTracking().Where(e => e.EngineType!.ShimSizesMm != null).Select(e => e.Id).ToListAsync(stopped))
+        foreach (var engine in await read.Engines.AsNoTracking().Where(e => e.EngineType!.Facts.ShimSizesMm != null).Select(e => e.Id).ToListAsync(stopped))
             if ((await WaitingPoints.OfAsync(read, engine)).FirstOrDefault() is { } waiting) await OrderAsync(waiting.VisitId, gate, day, stopped);
     }
 

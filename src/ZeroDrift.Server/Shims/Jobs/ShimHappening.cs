@@ -67,6 +67,6 @@ internal static class ShimHappening
     {
         var typeId = await data.Visits.AsNoTracking().Where(v => v.Id == visitId).Select(v => v.Engine!.EngineTypeId).FirstAsync();
         var type = await data.WholeTypes.FirstAsync(t => t.Id == typeId);
-        return ShimSort.Of(type.Points.Select(p => p.Adjuster.ShimAccess()).First(a => a is not null)!.Value, type.ShimDiameterMm);
+        return ShimSort.Of(type.Points.Select(p => p.Adjuster.ShimAccess()).First(a => a is not null)!.Value, type.Facts.ShimDiameterMm);
     }
 }

@@ -78,7 +78,7 @@ internal static class ShimJobView
             let most = found?.MiddleMm?.Millimetres ?? found?.UpperMm?.Millimetres
             where gap is not null && most is not null && work.Point.Adjuster is Core.Engines.Adjuster.Shim
             select (work.Point.Label, work.Point.Kind, most.Value, gap.Window)],
-        visit.Context.Spark);
+        visit.Context.Facts.Spark);
 
     private static ShimJobEventResponse Said(ShimJobEventRow e) => new(e.Kind, e.VisitId, e.At, e.Who, e.Why);
 }
