@@ -90,6 +90,9 @@ public sealed record OutlookContent
         EngineHours? Ahead(EngineHours? ahead) => ahead is { } hours ? EngineHours.Of(Math.Max(0, hours - run)) : null;
     }
 
+    /// <summary>What is kept of a point; of one that nothing is known of, its label.</summary>
+    public PointContent Point(string label) => Points.FirstOrDefault(p => p.Label == label) ?? new PointContent { Label = label };
+
     public static OutlookContent Of(OutlookRow row) => Of(row.Content);
 
     public static OutlookContent Of(string content) => JsonSerializer.Deserialize<OutlookContent>(content, Json)!;
@@ -111,45 +114,3 @@ public sealed record OutlookBefore(double HoursNow, double? RiskHours, string? D
 
 /// <summary>A visit's common shift: how much looser everything read.</summary>
 public sealed record VisitShiftContent(Guid Visit, double ShiftMm, double StandardErrorMm, bool Odd);
-
-/// <summary>One point of the outlook.</summary>
-public sealed record PointContent
-{
-    public required string Label { get; init; }
-    public double? MinMm { get; init; }
-    public double? MaxMm { get; init; }
-    public double? SetMm { get; init; }
-    public double? LastMm { get; init; }
-    public double? ExpectedMm { get; init; }
-    public double? ExpectedSdMm { get; init; }
-    public VerdictState? Standing { get; init; }
-    public double? MmPer1000h { get; init; }
-    public double? StandardErrorMmPer1000h { get; init; }
-    public bool UnlikeSiblings { get; init; }
-
-    /// <summary>The chance that it is a fast valve.</summary>
-    public double FastProbability { get; init; }
-
-    /// <summary>The chance that it has begun to wear another way, and the last visit before it did, where that is named.</summary>
-    public double ChangeProbability { get; init; }
-    public Guid? ChangedAfterVisit { get; init; }
-    public double? ChangedAfterHours { get; init; }
-
-    /// <summary>What was found last, and what was expected then; null where nothing expected it.</summary>
-    public double? LastFoundMm { get; init; }
-    public double? LastExpectedMm { get; init; }
-
-    /// <summary>Enough is known of it, or of its kind, to date it.</summary>
-    public bool Dated { get; init; } = true;
-
-    /// <summary>The figure that lasts longest, and the hours it gives the engine over the book's.</summary>
-    public double? AimMm { get; init; }
-    public double? AimGainHours { get; init; }
-    public double? HoursToRisk { get; init; }
-    public LimitSide? Side { get; init; }
-    public ExpectedRecord? Expected { get; init; }
-    public ShownFigure? Shown { get; init; }
-
-    /// <summary>The forecast as it is drawn.</summary>
-    public IReadOnlyList<FanStep>? Fan { get; init; }
-}

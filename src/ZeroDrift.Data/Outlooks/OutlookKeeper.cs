@@ -13,7 +13,7 @@ namespace ZeroDrift.Data.Outlooks;
 public static class OutlookKeeper
 {
     /// <summary>The model the rows name.</summary>
-    public const string Model = "6b.4";
+    public const string Model = "6b.5";
 
     /// <summary>A type of so few engines is fitted whole at once: its group is the engine itself and its sisters.</summary>
     private const int FitAtOnceUpTo = 4;
@@ -243,8 +243,6 @@ public static class OutlookKeeper
     private static PointContent Point(PointOutlook outlook, PointRecord record, (double? Mm, double? Hours) before, double fanHours, EngineOutlook engine)
     {
         var (mean, sd) = (outlook.Ahead?.MeanMm(0), outlook.Ahead?.SdMm(0));
-        // A reading to come strays too, from what its point stands at.
-        var surprise = sd is { } s ? Math.Sqrt(s * s + engine.ReadingVarianceMm2) : (double?)null;
         return new PointContent
         {
             Label = outlook.Label,
@@ -254,6 +252,7 @@ public static class OutlookKeeper
             LastMm = record.Standing?.EstimateMm,
             ExpectedMm = mean,
             ExpectedSdMm = sd,
+            ReadingSdMm = sd is { } s ? Math.Sqrt(s * s + engine.ReadingVarianceMm2) : null,
             Standing = outlook.Standing,
             MmPer1000h = outlook.Wear?.MmPer1000h,
             StandardErrorMmPer1000h = outlook.Wear?.StandardErrorMmPer1000h,
@@ -264,14 +263,16 @@ public static class OutlookKeeper
             ChangedAfterHours = outlook.Wear?.Changed?.Hours,
             LastFoundMm = outlook.Wear?.LastFound?.FoundMm,
             LastExpectedMm = outlook.Wear?.LastFound?.ExpectedMm,
+            BeforeMm = before.Mm,
+            BeforeHours = before.Hours,
             Dated = outlook.Wear?.IsDated ?? false,
             AimMm = outlook.Aim?.AimMm,
             AimGainHours = outlook.Aim?.EngineGainHours,
             HoursToRisk = outlook.HoursToRisk,
             Side = outlook.Side,
             Shown = outlook.Shown,
-            Fan = outlook.Ahead?.Fan(fanHours),
-            Expected = before.Mm is null && mean is null ? null : new ExpectedRecord(outlook.Label, mean, surprise, outlook.Wear?.MmPer1000h, outlook.Wear?.StandardErrorMmPer1000h, before.Mm, before.Hours, outlook.Aim?.AimMm, outlook.Aim?.EngineGainHours) { FromHere = outlook.FromHere },
+            FromHere = outlook.FromHere,
+            Fan = outlook.Ahead?.Fan(fanHours) ?? [],
         };
     }
 }

@@ -32,7 +32,7 @@ public static class ContextBuilder
             Creep = await Locknuts.OfTypeAsync(data, type.Id),
             NextVisitHours = NextVisit(type, outlook?.Usage ?? Usage.Of([], day, engine.DutyHoursPerDay, engine.MonthlyWeights), day),
             SharedSdMm = outlook?.SharedSdMm ?? 0,
-            Expected = outlook is null ? [] : [.. outlook.Points.Where(p => p.Expected is not null).Select(p => p.Expected!)],
+            Expected = outlook is null ? [] : [.. outlook.Points.Select(p => p.ToExpected()).OfType<ExpectedRecord>()],
             Awaiting = waiting.FirstOrDefault(),
             Waiting = waiting,
             Marks = await EngineMarks.OfAsync(data, engineId),

@@ -47,42 +47,19 @@ public sealed record SisterRate(Guid EngineId, string Engine, string Point, doub
 /// <summary>The window that held from a day on.</summary>
 public sealed record DriftSpec(string Revision, DateOnly Date, double MinMm, double MaxMm, double? SetMm);
 
-public sealed record DriftPoint
+/// <summary>A point on its engine's drift: where it sits, where it is heading, and every figure that rests on.</summary>
+public sealed record EngineDriftPointResponse : PointContent
 {
-    public required string Label { get; init; }
+    public EngineDriftPointResponse(PointContent known)
+        : base(known)
+    {
+    }
+
     public required int Cylinder { get; init; }
     public required LashKind Kind { get; init; }
     public string? Place { get; init; }
     public required int Bank { get; init; }
     public required int Along { get; init; }
-    public double? MinMm { get; init; }
-    public double? MaxMm { get; init; }
-    public double? SetMm { get; init; }
-    public VerdictState? Standing { get; init; }
-    public double? LastMm { get; init; }
-    public double? ExpectedMm { get; init; }
-    public double? ExpectedSdMm { get; init; }
-    public double? MmPer1000h { get; init; }
-    public double? StandardErrorMmPer1000h { get; init; }
-
-    /// <summary>The chance that it wears three times as fast as its siblings.</summary>
-    public required double FastProbability { get; init; }
-    public required bool UnlikeSiblings { get; init; }
-
-    /// <summary>The chance that it has begun to wear another way, and the last visit before, where it is named.</summary>
-    public double ChangeProbability { get; init; }
-    public Guid? ChangedAfterVisit { get; init; }
-    public double? ChangedAfterHours { get; init; }
-
-    /// <summary>Enough is known of it, or of its kind, to date it.</summary>
-    public bool Dated { get; init; }
-    public double? HoursToRisk { get; init; }
-    public LimitSide? Side { get; init; }
-
-    /// <summary>The figure that lasts longest, and the hours it gives the engine over the book's.</summary>
-    public double? AimMm { get; init; }
-    public double? AimGainHours { get; init; }
-    public required IReadOnlyList<FanStep> Fan { get; init; }
     public required IReadOnlyList<DriftPointVisit> Visits { get; init; }
     public required IReadOnlyList<DriftSpec> Specs { get; init; }
 }
@@ -121,7 +98,7 @@ public sealed record EngineDriftResponse
     /// <summary>What was said before the last visit; null where there was none before it.</summary>
     public OutlookBefore? Before { get; init; }
     public string? Trouble { get; init; }
-    public required IReadOnlyList<DriftPoint> Points { get; init; }
+    public required IReadOnlyList<EngineDriftPointResponse> Points { get; init; }
     public required IReadOnlyList<DriftVisit> Visits { get; init; }
     public required IReadOnlyList<KindRate> Kinds { get; init; }
     public required IReadOnlyList<SisterRate> Sisters { get; init; }

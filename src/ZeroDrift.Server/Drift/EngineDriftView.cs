@@ -61,41 +61,17 @@ internal static class EngineDriftView
         };
     }
 
-    private static DriftPoint Point(LashPointRow row, OutlookContent outlook, List<VisitRow> visits, EngineTypeRow type, FleetRow fleet)
+    private static EngineDriftPointResponse Point(LashPointRow row, OutlookContent outlook, List<VisitRow> visits, EngineTypeRow type, FleetRow fleet) => new(outlook.Point(row.Label) with { FromHere = null })
     {
-        var known = outlook.Points.FirstOrDefault(p => p.Label == row.Label);
-        return new DriftPoint
-        {
-            Label = row.Label,
-            Cylinder = row.Cylinder,
-            Kind = row.Kind,
-            Place = row.Place,
-            Bank = row.Bank,
-            Along = row.Along,
-            MinMm = known?.MinMm,
-            MaxMm = known?.MaxMm,
-            SetMm = known?.SetMm,
-            Standing = known?.Standing,
-            LastMm = known?.LastMm,
-            ExpectedMm = known?.ExpectedMm,
-            ExpectedSdMm = known?.ExpectedSdMm,
-            MmPer1000h = known?.MmPer1000h,
-            StandardErrorMmPer1000h = known?.StandardErrorMmPer1000h,
-            FastProbability = known?.FastProbability ?? 0,
-            UnlikeSiblings = known?.UnlikeSiblings ?? false,
-            ChangeProbability = known?.ChangeProbability ?? 0,
-            ChangedAfterVisit = known?.ChangedAfterVisit,
-            ChangedAfterHours = known?.ChangedAfterHours,
-            Dated = known?.Dated ?? false,
-            HoursToRisk = known?.HoursToRisk,
-            Side = known?.Side,
-            AimMm = known?.AimMm,
-            AimGainHours = known?.AimGainHours,
-            Fan = known?.Fan ?? [],
-            Visits = [.. visits.Select(v => Visit(v, row.Label)).Where(v => v is not null)!],
-            Specs = [.. type.Revisions.OrderBy(r => r.Date).Select(r => Spec(r, row.Kind, fleet)).Where(s => s is not null)!],
-        };
-    }
+        Label = row.Label,
+        Cylinder = row.Cylinder,
+        Kind = row.Kind,
+        Place = row.Place,
+        Bank = row.Bank,
+        Along = row.Along,
+        Visits = [.. visits.Select(v => Visit(v, row.Label)).Where(v => v is not null)!],
+        Specs = [.. type.Revisions.OrderBy(r => r.Date).Select(r => Spec(r, row.Kind, fleet)).Where(s => s is not null)!],
+    };
 
     private static DriftSpec? Spec(SpecRevisionRow revision, LashKind kind, FleetRow fleet) =>
         DemandMapping.Demands(revision.Lines, fleet).GetValueOrDefault(kind) is Demand.Gap gap ? new DriftSpec(revision.Revision, revision.Date, gap.Window.MinMm, gap.Window.MaxMm, gap.AimMm) : null;

@@ -1,9 +1,9 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Contract.Visits;
-using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
+using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Server.Book;
 using ZeroDrift.Server.Outlooks;
 
@@ -24,34 +24,24 @@ public sealed record DueListResponse(string Fleet, double Risk, DateOnly Today, 
 
 public sealed record SeriesVisit(Guid OverheadId, double Hours, DateOnly Date, double? FoundMm, double? LeftMm, double? FoundLowerMm, double? FoundUpperMm, bool Excluded, bool PartChanged);
 
-public sealed record EnginePointResponse
+/// <summary>A point on its engine's page: where it sits, where it is heading, and what was found and left.</summary>
+public sealed record EnginePointResponse : PointContent
 {
+    public EnginePointResponse(PointContent known)
+        : base(known)
+    {
+    }
+
     public required Guid Id { get; init; }
-    public required string Label { get; init; }
     public required int Cylinder { get; init; }
     public required LashKind Kind { get; init; }
     public string? Place { get; init; }
     public required int Bank { get; init; }
     public required int Along { get; init; }
-    public double? MinMm { get; init; }
-    public double? MaxMm { get; init; }
-    public double? SetMm { get; init; }
-    public double? LastMm { get; init; }
-    public double? ExpectedMm { get; init; }
-    public double? ExpectedSdMm { get; init; }
-    public VerdictState? Standing { get; init; }
-    public RateResponse? Rate { get; init; }
-    public required bool UnlikeSiblings { get; init; }
-    public double? HoursToRisk { get; init; }
-    public LimitSide? Side { get; init; }
-
-    /// <summary>The figure a picture of the heads shows: as found where that stands out of its window, else what is expected today, else the last.</summary>
-    public double? ShownMm { get; init; }
-    public VerdictState? ShownState { get; init; }
-    public bool ShownIsExpected { get; init; }
-
-    /// <summary>The forecast, nine in ten; empty without one.</summary>
-    public required IReadOnlyList<FanStep> Fan { get; init; }
+    public RateResponse? Rate => MmPer1000h is { } rate && StandardErrorMmPer1000h is { } error ? new RateResponse(rate, error) : null;
+    public double? ShownMm => Shown?.Mm ?? LastMm;
+    public VerdictState? ShownState => Shown is { } shown ? shown.State : Standing;
+    public bool ShownIsExpected => Shown?.IsExpected ?? false;
     public required IReadOnlyList<SeriesVisit> Series { get; init; }
 }
 

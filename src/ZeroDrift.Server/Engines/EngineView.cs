@@ -55,36 +55,17 @@ internal static class EngineView
         return [.. jobs.Select(j => new EngineJob(j.Id, j.Title, j.On, j.Id == closed))];
     }
 
-    private static EnginePointResponse Point(LashPointRow row, OutlookContent outlook, List<VisitRow> visits)
+    private static EnginePointResponse Point(LashPointRow row, OutlookContent outlook, List<VisitRow> visits) => new(outlook.Point(row.Label) with { FromHere = null })
     {
-        var known = outlook.Points.FirstOrDefault(p => p.Label == row.Label);
-        return new EnginePointResponse
-        {
-            Id = row.Id,
-            Label = row.Label,
-            Cylinder = row.Cylinder,
-            Kind = row.Kind,
-            Place = row.Place,
-            Bank = row.Bank,
-            Along = row.Along,
-            MinMm = known?.MinMm,
-            MaxMm = known?.MaxMm,
-            SetMm = known?.SetMm,
-            LastMm = known?.LastMm,
-            ExpectedMm = known?.ExpectedMm,
-            ExpectedSdMm = known?.ExpectedSdMm,
-            Standing = known?.Standing,
-            Rate = known is { MmPer1000h: { } rate, StandardErrorMmPer1000h: { } error } ? new RateResponse(rate, error) : null,
-            UnlikeSiblings = known?.UnlikeSiblings ?? false,
-            HoursToRisk = known?.HoursToRisk,
-            Side = known?.Side,
-            ShownMm = known?.Shown?.Mm ?? known?.LastMm,
-            ShownState = known?.Shown is { } shown ? shown.State : known?.Standing,
-            ShownIsExpected = known?.Shown?.IsExpected ?? false,
-            Fan = known?.Fan ?? [],
-            Series = [.. visits.Where(v => v.TotalHours is not null).Select(v => Visit(v, row.Label)).Where(v => v is not null)!],
-        };
-    }
+        Id = row.Id,
+        Label = row.Label,
+        Cylinder = row.Cylinder,
+        Kind = row.Kind,
+        Place = row.Place,
+        Bank = row.Bank,
+        Along = row.Along,
+        Series = [.. visits.Where(v => v.TotalHours is not null).Select(v => Visit(v, row.Label)).Where(v => v is not null)!],
+    };
 
     private static SeriesVisit? Visit(VisitRow visit, string label)
     {

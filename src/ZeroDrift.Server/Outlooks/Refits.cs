@@ -20,7 +20,7 @@ internal sealed class Refits : BackgroundService
     private static readonly TimeSpan Gather = TimeSpan.FromMilliseconds(300);
     private static readonly TimeSpan LookForStale = TimeSpan.FromMinutes(10);
 
-    /// <summary>Usage and forecasts stand on a day; a week later they are worked out again though nothing came in.</summary>
+    /// <summary>Usage and forecasts stand on a day; a week later they are worked out again though nothing came in. So is what an earlier model worked out.</summary>
     private const int StaleDays = 7;
 
     private readonly ConcurrentDictionary<Guid, bool> wanted = new();
@@ -94,7 +94,7 @@ internal sealed class Refits : BackgroundService
     {
         await using var scope = scopes.CreateAsyncScope();
         var before = day.Today.AddDays(-StaleDays);
-        var types = await scope.ServiceProvider.GetRequiredService<ZeroDriftContext>().Outlooks.AsNoTracking().Where(o => o.AsOf < before).Select(o => o.EngineTypeId).Distinct().ToListAsync();
+        var types = await scope.ServiceProvider.GetRequiredService<ZeroDriftContext>().Outlooks.AsNoTracking().Where(o => o.AsOf < before || o.Model != OutlookKeeper.Model).Select(o => o.EngineTypeId).Distinct().ToListAsync();
         Want(types.ToHashSet());
     }
 

@@ -2910,64 +2910,6 @@ export interface components {
             /** Format: double */
             tauMmPer1000h: null | number;
         };
-        DriftPoint: {
-            label: string;
-            /** Format: int32 */
-            cylinder: number;
-            kind: components["schemas"]["LashKind"];
-            place?: null | string;
-            /** Format: int32 */
-            bank: number;
-            /** Format: int32 */
-            along: number;
-            /** Format: double */
-            minMm?: null | number;
-            /** Format: double */
-            maxMm?: null | number;
-            /** Format: double */
-            setMm?: null | number;
-            standing?: null | components["schemas"]["VerdictState"];
-            /** Format: double */
-            lastMm?: null | number;
-            /** Format: double */
-            expectedMm?: null | number;
-            /** Format: double */
-            expectedSdMm?: null | number;
-            /** Format: double */
-            mmPer1000h?: null | number;
-            /** Format: double */
-            standardErrorMmPer1000h?: null | number;
-            /**
-             * Format: double
-             * @description The chance that it wears three times as fast as its siblings.
-             */
-            fastProbability: number;
-            unlikeSiblings: boolean;
-            /**
-             * Format: double
-             * @description The chance that it has begun to wear another way, and the last visit before, where it is named.
-             */
-            changeProbability?: number;
-            /** Format: uuid */
-            changedAfterVisit?: null | string;
-            /** Format: double */
-            changedAfterHours?: null | number;
-            /** @description Enough is known of it, or of its kind, to date it. */
-            dated?: boolean;
-            /** Format: double */
-            hoursToRisk?: null | number;
-            side?: null | components["schemas"]["LimitSide"];
-            /**
-             * Format: double
-             * @description The figure that lasts longest, and the hours it gives the engine over the book's.
-             */
-            aimMm?: null | number;
-            /** Format: double */
-            aimGainHours?: null | number;
-            fan: components["schemas"]["FanStep"][];
-            visits: components["schemas"]["DriftPointVisit"][];
-            specs: components["schemas"]["DriftSpec"][];
-        };
         DriftPointRequest: {
             id?: null | string;
             group?: null | string;
@@ -3198,6 +3140,87 @@ export interface components {
          * @enum {string}
          */
         EngineCycle: "fourStroke" | "twoStroke";
+        /** @description A point on its engine's drift: where it sits, where it is heading, and every figure that rests on. */
+        EngineDriftPointResponse: {
+            /** Format: int32 */
+            cylinder: number;
+            kind: components["schemas"]["LashKind"];
+            place?: null | string;
+            /** Format: int32 */
+            bank: number;
+            /** Format: int32 */
+            along: number;
+            visits: components["schemas"]["DriftPointVisit"][];
+            specs: components["schemas"]["DriftSpec"][];
+            label: string;
+            /** Format: double */
+            minMm?: null | number;
+            /** Format: double */
+            maxMm?: null | number;
+            /** Format: double */
+            setMm?: null | number;
+            /** Format: double */
+            lastMm?: null | number;
+            /** Format: double */
+            expectedMm?: null | number;
+            /** Format: double */
+            expectedSdMm?: null | number;
+            /**
+             * Format: double
+             * @description How far a reading to come may stray from what is expected, as a standard deviation: it strays too.
+             */
+            readingSdMm?: null | number;
+            standing?: null | components["schemas"]["VerdictState"];
+            /** Format: double */
+            mmPer1000h?: null | number;
+            /** Format: double */
+            standardErrorMmPer1000h?: null | number;
+            unlikeSiblings: boolean;
+            /**
+             * Format: double
+             * @description The chance that it wears three times as fast as its siblings.
+             */
+            fastProbability: number;
+            /**
+             * Format: double
+             * @description The chance that it has begun to wear another way, and the last visit before it did, where that is named.
+             */
+            changeProbability: number;
+            /** Format: uuid */
+            changedAfterVisit?: null | string;
+            /** Format: double */
+            changedAfterHours?: null | number;
+            /**
+             * Format: double
+             * @description What was found last, and what was expected then; null where nothing expected it.
+             */
+            lastFoundMm?: null | number;
+            /** Format: double */
+            lastExpectedMm?: null | number;
+            /**
+             * Format: double
+             * @description As it was left last, and the engine hours then; null where it never was.
+             */
+            beforeMm?: null | number;
+            /** Format: double */
+            beforeHours?: null | number;
+            /** @description Enough is known of it, or of its kind, to date it. */
+            dated: boolean;
+            /**
+             * Format: double
+             * @description The figure that lasts longest, and the hours it gives the engine over the book's.
+             */
+            aimMm?: null | number;
+            /** Format: double */
+            aimGainHours?: null | number;
+            /** Format: double */
+            hoursToRisk?: null | number;
+            side?: null | components["schemas"]["LimitSide"];
+            shown?: null | components["schemas"]["ShownFigure"];
+            fromHere?: null | components["schemas"]["FreshAhead"];
+            /** @description The forecast as it is drawn, nine in ten; empty without one. */
+            fan: components["schemas"]["FanStep"][];
+        };
         EngineDriftResponse: {
             /** Format: uuid */
             engineId: string;
@@ -3240,7 +3263,7 @@ export interface components {
             side?: null | components["schemas"]["LimitSide"];
             before?: null | components["schemas"]["OutlookBefore"];
             trouble?: null | string;
-            points: components["schemas"]["DriftPoint"][];
+            points: components["schemas"]["EngineDriftPointResponse"][];
             visits: components["schemas"]["DriftVisit"][];
             kinds: components["schemas"]["KindRate"][];
             sisters: components["schemas"]["SisterRate"][];
@@ -3268,10 +3291,10 @@ export interface components {
             /** @description Signing an overhead closes it, if the opening names no other. */
             closedByOverhead: boolean;
         };
+        /** @description A point on its engine's page: where it sits, where it is heading, and what was found and left. */
         EnginePointResponse: {
             /** Format: uuid */
             id: string;
-            label: string;
             /** Format: int32 */
             cylinder: number;
             kind: components["schemas"]["LashKind"];
@@ -3280,6 +3303,13 @@ export interface components {
             bank: number;
             /** Format: int32 */
             along: number;
+            rate?: components["schemas"]["RateResponse"];
+            /** Format: double */
+            shownMm?: null | number;
+            shownState?: components["schemas"]["VerdictState"];
+            shownIsExpected: boolean;
+            series: components["schemas"]["SeriesVisit"][];
+            label: string;
             /** Format: double */
             minMm?: null | number;
             /** Format: double */
@@ -3292,22 +3322,61 @@ export interface components {
             expectedMm?: null | number;
             /** Format: double */
             expectedSdMm?: null | number;
+            /**
+             * Format: double
+             * @description How far a reading to come may stray from what is expected, as a standard deviation: it strays too.
+             */
+            readingSdMm?: null | number;
             standing?: null | components["schemas"]["VerdictState"];
-            rate?: null | components["schemas"]["RateResponse"];
+            /** Format: double */
+            mmPer1000h?: null | number;
+            /** Format: double */
+            standardErrorMmPer1000h?: null | number;
             unlikeSiblings: boolean;
+            /**
+             * Format: double
+             * @description The chance that it wears three times as fast as its siblings.
+             */
+            fastProbability: number;
+            /**
+             * Format: double
+             * @description The chance that it has begun to wear another way, and the last visit before it did, where that is named.
+             */
+            changeProbability: number;
+            /** Format: uuid */
+            changedAfterVisit?: null | string;
+            /** Format: double */
+            changedAfterHours?: null | number;
+            /**
+             * Format: double
+             * @description What was found last, and what was expected then; null where nothing expected it.
+             */
+            lastFoundMm?: null | number;
+            /** Format: double */
+            lastExpectedMm?: null | number;
+            /**
+             * Format: double
+             * @description As it was left last, and the engine hours then; null where it never was.
+             */
+            beforeMm?: null | number;
+            /** Format: double */
+            beforeHours?: null | number;
+            /** @description Enough is known of it, or of its kind, to date it. */
+            dated: boolean;
+            /**
+             * Format: double
+             * @description The figure that lasts longest, and the hours it gives the engine over the book's.
+             */
+            aimMm?: null | number;
+            /** Format: double */
+            aimGainHours?: null | number;
             /** Format: double */
             hoursToRisk?: null | number;
             side?: null | components["schemas"]["LimitSide"];
-            /**
-             * Format: double
-             * @description The figure a picture of the heads shows: as found where that stands out of its window, else what is expected today, else the last.
-             */
-            shownMm?: null | number;
-            shownState?: null | components["schemas"]["VerdictState"];
-            shownIsExpected: boolean;
-            /** @description The forecast, nine in ten; empty without one. */
+            shown?: null | components["schemas"]["ShownFigure"];
+            fromHere?: null | components["schemas"]["FreshAhead"];
+            /** @description The forecast as it is drawn, nine in ten; empty without one. */
             fan: components["schemas"]["FanStep"][];
-            series: components["schemas"]["SeriesVisit"][];
         };
         EngineResponse: {
             row: components["schemas"]["DueRow"];
@@ -7508,6 +7577,17 @@ export interface components {
             shortMm: number;
             sentence: string;
             ways: components["schemas"]["WayOutResponse"][];
+        };
+        /** @description The one figure a picture of the heads has room for at a point. */
+        ShownFigure: {
+            /**
+             * Format: double
+             * @description Millimetres; an expected one may fall below zero.
+             */
+            mm: number;
+            state: null | components["schemas"]["VerdictState"];
+            /** @description Worked out for today. What was found out of its window and not set is shown as found, never as expected. */
+            isExpected: boolean;
         };
         /** @description What the others of its kind read; odd: the point of the kind that is unlike the rest. */
         SiblingsRecord: {

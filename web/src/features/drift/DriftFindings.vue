@@ -23,7 +23,7 @@ const fast = computed(() => props.drift.points.filter((p) => named(p.label)))
 const foundOut = computed(() =>
   props.drift.points.filter((p) => props.drift.voice.foundOut.includes(p.label) && !out.value.includes(p)),
 )
-const lastFound = (p: Schemas['DriftPoint']) => p.visits.findLast((v) => v.found)?.found
+const lastFound = (p: Schemas['EngineDriftPointResponse']) => p.visits.findLast((v) => v.found)?.found
 const asked = computed(() => props.drift.visits.filter((v) => v.asked))
 const suspect = computed(() => props.drift.visits.filter((v) => v.measuredWith && !v.leftOut))
 const exchanged = computed(() => props.drift.visits.filter((v) => v.swapped && !v.leftOut))
@@ -37,7 +37,7 @@ const ownReach = (label: string) => {
       ? `; at its limit by its own odds in ${hours(own)} h`
       : '; at its limit already by its own odds'
 }
-const usual = (p: Schemas['DriftPoint']) => usualOf(props.drift, p)
+const usual = (p: Schemas['EngineDriftPointResponse']) => usualOf(props.drift, p)
 const answers = { warm: trendAnswers.warm, otherBlades: trendAnswers.otherBlades, counts: 'No, count it' }
 const swapAnswers = { yes: 'Yes, swapped', no: 'No, they are so' }
 const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }

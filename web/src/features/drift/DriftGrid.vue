@@ -8,7 +8,7 @@ import { rateText } from '../../shared/words/drift'
 import { drawingOf, type DriftLook } from './drawingOf'
 
 /** Every point as a small drawing, laid out as the heads are. */
-type Point = Schemas['DriftPoint']
+type Point = Schemas['EngineDriftPointResponse']
 const props = defineProps<{ look: DriftLook; picked?: string }>()
 defineEmits<{ pick: [label: string] }>()
 const figures = computed(() => props.look.figures)

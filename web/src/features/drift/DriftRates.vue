@@ -27,7 +27,7 @@ const lines = computed((): RateLine[] =>
       says: rateText(p, props.figures),
     })),
 )
-function sameKind(label: string, p: Schemas['DriftPoint']) {
+function sameKind(label: string, p: Schemas['EngineDriftPointResponse']) {
   return props.drift.points.find((o) => o.label === label)?.kind === p.kind
 }
 </script>

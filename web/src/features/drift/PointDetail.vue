@@ -10,7 +10,7 @@ import { spoken } from '../../shared/words/points'
 import { drawingOf, type DriftLook } from './drawingOf'
 
 /** One point large: every mark says what it is, who measured and where its record lies. */
-const props = defineProps<{ look: DriftLook; point: Schemas['DriftPoint'] }>()
+const props = defineProps<{ look: DriftLook; point: Schemas['EngineDriftPointResponse'] }>()
 const figures = computed(() => props.look.figures)
 const mark = ref<SeriesMark | null>(null)
 watch(

@@ -5,7 +5,7 @@ import type { Figures } from '../../shared/figures/useFigures'
 import { usualOf } from '../../shared/words/drift'
 
 type Drift = Schemas['EngineDriftResponse']
-type Point = Schemas['DriftPoint']
+type Point = Schemas['EngineDriftPointResponse']
 
 /** A point's figures as the drawings take them, each with its visit, its measurer and what it was judged by. */
 function seriesOf(drift: Drift, point: Point, name: (id?: string | null) => string): SeriesVisit[] {

@@ -20,7 +20,7 @@ const point = {
     { visitId: 'c', found: figure(null, 0.6), left: null, partChanged: false, leftWhy: null },
     { visitId: 'd', found: null, left: figure(0.4), partChanged: false, leftWhy: null },
   ],
-} as unknown as Schemas['DriftPoint']
+} as unknown as Schemas['EngineDriftPointResponse']
 const visit = (visitId: string, hours: number, leftOut: string | null = null) => ({
   visitId,
   hours,

@@ -2,7 +2,7 @@ import type { Schemas } from '../../api/client'
 import type { Figures } from '../../shared/figures/useFigures'
 
 type Drift = Schemas['EngineDriftResponse']
-type Point = Schemas['DriftPoint']
+type Point = Schemas['EngineDriftPointResponse']
 type Figure = Schemas['DriftFigure']
 
 const one = (f: Figure | null | undefined, figures: Figures): string => {

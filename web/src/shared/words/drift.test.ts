@@ -10,7 +10,7 @@ const figures = {
   rate: (v: number) => Math.abs(v).toFixed(3),
 } as unknown as Figures
 
-const point = (label: string, more: Partial<Schemas['DriftPoint']> = {}) =>
+const point = (label: string, more: Partial<Schemas['EngineDriftPointResponse']> = {}) =>
   ({
     label,
     cylinder: Number(label.slice(0, -1)),
@@ -24,7 +24,7 @@ const point = (label: string, more: Partial<Schemas['DriftPoint']> = {}) =>
     unlikeSiblings: false,
     visits: [{}],
     ...more,
-  }) as unknown as Schemas['DriftPoint']
+  }) as unknown as Schemas['EngineDriftPointResponse']
 const voice = (more: Partial<Schemas['VoiceResponse']>) =>
   ({
     valves: 2,

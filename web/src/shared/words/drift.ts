@@ -7,7 +7,7 @@ import { verdictWords } from './verdicts'
 import { engineChance, namedText, whoStandsOut } from './voice'
 
 type Drift = Schemas['EngineDriftResponse']
-type Point = Schemas['DriftPoint']
+type Point = Schemas['EngineDriftPointResponse']
 
 const times: Record<number, string> = { 2: 'twice', 3: 'three times', 4: 'four times', 5: 'five times' }
 const way = (rate: number) => (rate < 0 ? 'closing' : 'opening')
