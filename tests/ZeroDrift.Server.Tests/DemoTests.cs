@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Demo;
 using ZeroDrift.Data.Starting;
@@ -32,6 +33,23 @@ public sealed class DemoTests : IDisposable
             Assert.Equal(1.6448536 * point.GetProperty("expectedSdMm").GetDouble(), fan[0].GetProperty("highMm").GetDouble() - fan[0].GetProperty("meanMm").GetDouble(), 4);
             Assert.True(fan[^1].GetProperty("highMm").GetDouble() - fan[^1].GetProperty("lowMm").GetDouble() > fan[0].GetProperty("highMm").GetDouble() - fan[0].GetProperty("lowMm").GetDouble());
         }
+    }
+
+    [Fact]
+    public async Task What_an_earlier_model_worked_out_is_worked_out_again_at_the_start()
+    {
+        async Task<T> Asked<T>(Func<ZeroDriftContext, Task<T>> question)
+        {
+            using var scope = server.Service<IServiceScopeFactory>().CreateScope();
+            return await question(scope.ServiceProvider.GetRequiredService<ZeroDriftContext>());
+        }
+        var kept = await Asked(data => data.Outlooks.OrderBy(o => o.EngineId).Select(o => o.Content).ToListAsync());
+        await Asked(data => data.Outlooks.ExecuteUpdateAsync(o => o.SetProperty(r => r.Model, "6a").SetProperty(r => r.Fingerprint, "before").SetProperty(r => r.Content, r => r.Content.Replace("\"beforeMm\"", "\"once\""))));
+        server.Restart();
+
+        for (var tries = 0; tries < 100 && await Asked(data => data.Outlooks.AnyAsync(o => o.Model == "6a")); tries++) await Task.Delay(200);
+
+        Assert.Equal(kept, await Asked(data => data.Outlooks.OrderBy(o => o.EngineId).Select(o => o.Content).ToListAsync()));
     }
 
     [Fact]

@@ -1,8 +1,10 @@
 using System.Net;
 using System.Net.Http.Headers;
+using System.Reflection;
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Routing;
 using Microsoft.Data.Sqlite;
 using ZeroDrift.Data.Starting;
 
@@ -12,6 +14,15 @@ namespace ZeroDrift.Server.Tests;
 public sealed class HostileTests : IDisposable
 {
     private readonly ServerWithFile server = new();
+
+    [Fact]
+    public void Every_operation_that_waits_for_the_data_stops_when_its_asker_has_gone()
+    {
+        var handlers = server.Service<EndpointDataSource>().Endpoints.Select(e => e.Metadata.GetMetadata<MethodInfo>()).OfType<MethodInfo>().Where(m => typeof(Task).IsAssignableFrom(m.ReturnType) && m.DeclaringType!.Namespace!.StartsWith("ZeroDrift.Server", StringComparison.Ordinal)).ToList();
+
+        Assert.True(handlers.Count > 60);
+        Assert.Equal([], handlers.Where(m => m.GetParameters().All(p => p.ParameterType != typeof(CancellationToken))).Select(m => $"{m.DeclaringType!.Name}.{m.Name}"));
+    }
 
     [Fact]
     public async Task A_fuzz_over_the_document_finds_no_fault_and_every_refusal_says_what_would_be_right()

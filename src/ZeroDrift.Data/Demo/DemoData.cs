@@ -3,7 +3,7 @@ using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Projections;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
 
@@ -46,12 +46,7 @@ public static class DemoData
             rates[engines[i].Name] = history.TrueRates;
             if (i % 200 == 199) say?.Invoke($"{i + 1} of {engines.Count} engines lived through");
         }
-        foreach (var type in types)
-        {
-            say?.Invoke($"Fitting the engines of type {type.Code}");
-            await OutlookKeeper.KeepAsync(data, (await OutlookKeeper.FitAsync(data, type.Id, today))!);
-            data.ChangeTracker.Clear();
-        }
+        await Projector.OutlooksAsync(data, today, say);
         await ExpectAsync(data, today);
         if (engineCount is null) DemoWorks.Jobs(data, today, DateTime.UtcNow);
         await data.SaveChangesAsync();

@@ -19,9 +19,9 @@ public static class EngineLives
     private const int EnginesAtOnce = 200;
 
     /// <summary>The lives of some engines of one type; null for all of them.</summary>
-    public static async Task<IReadOnlyList<EngineLife>> LoadAsync(ZeroDriftContext data, EngineTypeRow type, FleetRow fleet, DateOnly today, Guid? only = null)
+    public static async Task<IReadOnlyList<EngineLife>> LoadAsync(ZeroDriftContext data, EngineTypeRow type, FleetRow fleet, DateOnly today, Guid? only = null, CancellationToken cancelled = default)
     {
-        var engines = await data.Engines.AsNoTracking().Where(e => e.EngineTypeId == type.Id && e.ArchivedAt == null && (only == null || e.Id == only)).OrderBy(e => e.Name).ToListAsync();
+        var engines = await data.Engines.AsNoTracking().Where(e => e.EngineTypeId == type.Id && e.ArchivedAt == null && (only == null || e.Id == only)).OrderBy(e => e.Name).ToListAsync(cancelled);
         List<MeterReadingRow> meterRows = [];
         List<VisitRow> visitRows = [];
         List<ReadingRow> readingRows = [];
@@ -30,11 +30,11 @@ public static class EngineLives
         // Always by engine: that way every table is entered through its index, however few engines a type has.
         foreach (var ids in engines.Select(e => e.Id).Chunk(EnginesAtOnce))
         {
-            meterRows.AddRange(await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId)).ToListAsync());
-            visitRows.AddRange(await data.Visits.AsNoTracking().Where(v => ids.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench).ToListAsync());
-            readingRows.AddRange(await data.Readings.AsNoTracking().Where(r => ids.Contains(r.EngineId)).ToListAsync());
-            figureRows.AddRange(await data.EngineFigures.AsNoTracking().Where(f => ids.Contains(f.EngineId)).ToListAsync());
-            gapRows.AddRange(await data.SameGaps.AsNoTracking().Where(g => data.Visits.Any(v => v.Key == g.VisitKey && ids.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench)).ToListAsync());
+            meterRows.AddRange(await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId)).ToListAsync(cancelled));
+            visitRows.AddRange(await data.Visits.AsNoTracking().Where(v => ids.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench).ToListAsync(cancelled));
+            readingRows.AddRange(await data.Readings.AsNoTracking().Where(r => ids.Contains(r.EngineId)).ToListAsync(cancelled));
+            figureRows.AddRange(await data.EngineFigures.AsNoTracking().Where(f => ids.Contains(f.EngineId)).ToListAsync(cancelled));
+            gapRows.AddRange(await data.SameGaps.AsNoTracking().Where(g => data.Visits.Any(v => v.Key == g.VisitKey && ids.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench)).ToListAsync(cancelled));
         }
         var (meters, visits, readings) = (meterRows.ToLookup(m => m.EngineId), visitRows.ToLookup(v => v.EngineId), readingRows.ToLookup(r => r.VisitKey));
         var gaps = gapRows.ToLookup(g => g.VisitKey);

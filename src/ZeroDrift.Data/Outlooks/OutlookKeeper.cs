@@ -74,17 +74,17 @@ public static class OutlookKeeper
     }
 
     /// <summary>An engine's outlook as it is today; null where it is archived or there is none.</summary>
-    public static async Task<OutlookContent?> TodayAsync(ZeroDriftContext data, Guid engineId, DateOnly today) =>
-        await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Content).FirstOrDefaultAsync() is { } content ? OutlookContent.Of(content).On(today) : null;
+    public static async Task<OutlookContent?> TodayAsync(ZeroDriftContext data, Guid engineId, DateOnly today, CancellationToken cancelled = default) =>
+        await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Content).FirstOrDefaultAsync(cancelled) is { } content ? OutlookContent.Of(content).On(today) : null;
 
     /// <summary>What an engine's outlook would say without its last visit, by what its group knows now; null where nothing came before that.</summary>
-    public static async Task<OutlookBefore?> BeforeLastVisitAsync(ZeroDriftContext data, Guid engineId, EngineTypeRow type, DateOnly today)
+    public static async Task<OutlookBefore?> BeforeLastVisitAsync(ZeroDriftContext data, Guid engineId, EngineTypeRow type, DateOnly today, CancellationToken cancelled = default)
     {
-        if (await data.TypeFits.AsNoTracking().FirstOrDefaultAsync(f => f.EngineTypeId == type.Id) is not { } kept) return null;
+        if (await data.TypeFits.AsNoTracking().FirstOrDefaultAsync(f => f.EngineTypeId == type.Id, cancelled) is not { } kept) return null;
         var fleet = await data.SettingsAsync();
         if ((await EngineLives.LoadAsync(data, type, fleet, today, engineId)).FirstOrDefault()?.Record is not { Visits.Count: > 1 } record) return null;
         var learned = LearnedContent.Of(kept.Learned);
-        var said = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Said).FirstOrDefaultAsync();
+        var said = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Said).FirstOrDefaultAsync(cancelled);
         var last = record.Visits[^1];
         var shorter = record with
         {
@@ -110,11 +110,12 @@ public static class OutlookKeeper
     /// <param name="typeId">The type.</param>
     /// <param name="today">Today.</param>
     /// <param name="tried">A risk to try instead of the fleet's.</param>
-    public static async Task<TypeOutlooks?> FitAsync(ZeroDriftContext data, Guid typeId, DateOnly today, FleetRisk? tried = null)
+    /// <param name="cancelled">Whoever asked has gone.</param>
+    public static async Task<TypeOutlooks?> FitAsync(ZeroDriftContext data, Guid typeId, DateOnly today, FleetRisk? tried = null, CancellationToken cancelled = default)
     {
-        if (await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == typeId) is not { } type) return null;
+        if (await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == typeId, cancelled) is not { } type) return null;
         // Noted before anything is read: what changes from here on is newer than this fit.
-        var rested = await data.Outlooks.AsNoTracking().Where(o => o.EngineTypeId == typeId).ToDictionaryAsync(o => o.EngineId, o => o.Version);
+        var rested = await data.Outlooks.AsNoTracking().Where(o => o.EngineTypeId == typeId).ToDictionaryAsync(o => o.EngineId, o => o.Version, cancelled);
         var fleet = await data.SettingsAsync();
         var lives = await EngineLives.LoadAsync(data, type, fleet, today);
         var fit = TypeOutlook.Of([.. lives.Select(l => l.Record)], today, Risk(fleet, type, tried));

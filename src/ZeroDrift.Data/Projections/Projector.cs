@@ -71,10 +71,10 @@ public static class Projector
     {
         await data.Outlooks.ExecuteDeleteAsync();
         await data.TypeFits.ExecuteDeleteAsync();
-        foreach (var type in await data.EngineTypes.AsNoTracking().Select(t => t.Id).ToListAsync())
+        foreach (var type in await data.EngineTypes.AsNoTracking().OrderBy(t => t.Code).Select(t => new { t.Id, t.Code }).ToListAsync())
         {
-            say?.Invoke($"Outlooks of type {type}");
-            if (await OutlookKeeper.FitAsync(data, type, today) is { } fit) await OutlookKeeper.KeepAsync(data, fit);
+            say?.Invoke($"Fitting the engines of type {type.Code}");
+            if (await OutlookKeeper.FitAsync(data, type.Id, today) is { } fit) await OutlookKeeper.KeepAsync(data, fit);
             data.ChangeTracker.Clear();
         }
         data.Touched.Forget();
@@ -84,7 +84,7 @@ public static class Projector
     private static async Task RowsAsync(ZeroDriftContext data, VisitRow row, Visit visit)
     {
         await data.SaveChangesAsync();
-        VisitProjection.Onto(row, visit, (await MetersAsync(data, [row.EngineId]))[row.EngineId].ToHistory());
+        VisitProjection.Onto(row, visit, (await data.MeterAsync(row.EngineId)).ToHistory());
         var rows = VisitProjection.Rows(row, visit);
         await MatchAsync(data, data.Readings.Where(r => r.VisitKey == row.Key), rows.Readings, r => (r.Point, r.Stage));
         await MatchAsync(data, data.Marks.Where(r => r.VisitKey == row.Key), rows.Marks, r => r.Name);
@@ -115,16 +115,13 @@ public static class Projector
     /// <summary>Total hours of every visit of engines whose meter now says something else, open ones too.</summary>
     private static async Task HoursAsync(ZeroDriftContext data, IReadOnlyCollection<Guid> engines)
     {
-        var meters = await MetersAsync(data, engines);
+        var meters = await data.MetersAsync(engines);
         foreach (var visits in (await data.Visits.Where(v => engines.Contains(v.EngineId) && v.ShownHours != null).ToListAsync()).GroupBy(v => v.EngineId))
         {
             var meter = meters[visits.Key].ToHistory();
             foreach (var visit in visits) visit.TotalHours = VisitProjection.TotalHours(visit.Date, visit.ShownHours, meter);
         }
     }
-
-    private static async Task<ILookup<Guid, MeterReadingRow>> MetersAsync(ZeroDriftContext data, IReadOnlyCollection<Guid> engines) =>
-        (await data.MeterReadings.AsNoTracking().Where(m => engines.Contains(m.EngineId)).ToListAsync()).ToLookup(m => m.EngineId);
 
     /// <summary>What called for the engine before this visit was opened has been answered by it.</summary>
     private static async Task CloseCallsAsync(ZeroDriftContext data, VisitRow row)

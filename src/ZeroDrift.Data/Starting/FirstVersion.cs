@@ -10,7 +10,7 @@ using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
-using ZeroDrift.Data.Outlooks;
+using ZeroDrift.Data.Projections;
 using ZeroDrift.Data.Storage;
 using ZeroDrift.Data.Visits;
 
@@ -60,8 +60,7 @@ internal static class FirstVersion
             var readings = Rows("SELECT * FROM Readings ORDER BY At, rowid").ToLookup(r => r.Id("OverheadId"));
             foreach (var visit in visits) Visit(visit, [.. readings[visit.Id("Id")]], contexts, [.. meters[visit.Id("EngineId")]], writer);
             await data.SaveChangesAsync();
-            foreach (var type in types.Keys)
-                if (await OutlookKeeper.FitAsync(data, type, DateOnly.FromDateTime(DateTime.UtcNow)) is { } fit) await OutlookKeeper.KeepAsync(data, fit);
+            await Projector.OutlooksAsync(data, DateOnly.FromDateTime(DateTime.UtcNow));
         }
 
         private void Fleet()

@@ -19,7 +19,7 @@ public static class ContextBuilder
         var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
         var fleet = await data.SettingsAsync();
         var people = await data.People.AsNoTracking().Where(p => p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync();
-        var meter = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == engineId).ToListAsync();
+        var meter = await data.MeterAsync(engineId);
         var outlook = await data.Outlooks.AsNoTracking().Where(o => o.EngineId == engineId).Select(o => o.Content).FirstOrDefaultAsync() is { } content ? OutlookContent.Of(content) : null;
         var own = await data.EngineFigures.AsNoTracking().Where(f => f.EngineId == engineId && f.WithdrawnAt == null).ToListAsync();
         var record = Of(engine, type, fleet, people, type.InForceByCondition(day), own);

@@ -116,4 +116,8 @@ public static class VisitProjection
 }
 
 /// <summary>The rows that are kept of a visit: figures, what it was measured with, gaps measured more than once, what the locknuts did, marks.</summary>
-public sealed record VisitRows(IReadOnlyList<ReadingRow> Readings, IReadOnlyList<VisitInstrumentRow> Instruments, IReadOnlyList<SameGapRow> SameGaps, IReadOnlyList<LockPairRow> LockPairs, IReadOnlyList<MarkRow> Marks);
+public sealed record VisitRows(IReadOnlyList<ReadingRow> Readings, IReadOnlyList<VisitInstrumentRow> Instruments, IReadOnlyList<SameGapRow> SameGaps, IReadOnlyList<LockPairRow> LockPairs, IReadOnlyList<MarkRow> Marks)
+{
+    /// <summary>All of them, for a visit that has none yet.</summary>
+    public IEnumerable<object> All => [.. Readings, .. Instruments, .. SameGaps, .. LockPairs, .. Marks];
+}

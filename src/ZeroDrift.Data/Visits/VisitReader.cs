@@ -16,24 +16,24 @@ public static class VisitReader
     private const int AtOnce = 200;
 
     /// <summary>A visit folded from what is stored; null where there is none.</summary>
-    public static async Task<StoredVisit?> LoadAsync(ZeroDriftContext data, Guid visitId, bool track = false)
+    public static async Task<StoredVisit?> LoadAsync(ZeroDriftContext data, Guid visitId, bool track = false, CancellationToken cancelled = default)
     {
         var query = track ? data.Visits : data.Visits.AsNoTracking();
-        if (await query.FirstOrDefaultAsync(v => v.Id == visitId) is not { } row) return null;
+        if (await query.FirstOrDefaultAsync(v => v.Id == visitId, cancelled) is not { } row) return null;
         var context = (await ContextStore.FindAsync(data, row.ContextId))!;
-        var entries = await data.Entries.AsNoTracking().Where(e => e.VisitKey == row.Key).OrderBy(e => e.Sequence).ToListAsync();
+        var entries = await data.Entries.AsNoTracking().Where(e => e.VisitKey == row.Key).OrderBy(e => e.Sequence).ToListAsync(cancelled);
         return new StoredVisit(row, context, entries, Fold(context, entries));
     }
 
     /// <summary>Several visits at once, in no order; asked of the file in two questions, however many they are.</summary>
-    public static async Task<IReadOnlyList<StoredVisit>> AllAsync(ZeroDriftContext data, IQueryable<VisitRow> which)
+    public static async Task<IReadOnlyList<StoredVisit>> AllAsync(ZeroDriftContext data, IQueryable<VisitRow> which, CancellationToken cancelled = default)
     {
-        var rows = await which.AsNoTracking().ToListAsync();
+        var rows = await which.AsNoTracking().ToListAsync(cancelled);
         var visits = new List<StoredVisit>(rows.Count);
         foreach (var some in rows.Chunk(AtOnce))
         {
             var keys = some.Select(v => v.Key).ToList();
-            var entries = (await data.Entries.AsNoTracking().Where(e => keys.Contains(e.VisitKey)).OrderBy(e => e.Sequence).ToListAsync()).ToLookup(e => e.VisitKey);
+            var entries = (await data.Entries.AsNoTracking().Where(e => keys.Contains(e.VisitKey)).OrderBy(e => e.Sequence).ToListAsync(cancelled)).ToLookup(e => e.VisitKey);
             foreach (var row in some)
             {
                 var context = (await ContextStore.FindAsync(data, row.ContextId))!;

@@ -115,7 +115,7 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
         var open = await data.Visits.AsNoTracking().Where(v => v.EngineId == opened.EngineId && v.State == VisitState.Open).Select(v => (Guid?)v.Id).FirstOrDefaultAsync();
         if (open is not null) return new Refusal(RefusalCode.EngineOpen) { Field = "engineId", VisitId = open };
         if (MeterMisfit.OfDay(new MeterReading(opened.Date, opened.ShownHours ?? default), todayAt(engine.Id)) is { } day) return Refusal.Of(day);
-        if (!opened.Bench && opened.ShownHours is { } shown && (await ReadingsAsync(engine.Id)).ToHistory().Misfit(new MeterReading(opened.Date, shown)) is { } misfit) return Refusal.Of(misfit);
+        if (!opened.Bench && opened.ShownHours is { } shown && (await data.MeterAsync(engine.Id)).ToHistory().Misfit(new MeterReading(opened.Date, shown)) is { } misfit) return Refusal.Of(misfit);
         var context = await ContextStore.FindAsync(data, opened.ContextId, opened.EngineId);
         context ??= await ContextStore.KeepAsync(data, await Undated(opened), now);
         run.Context = context;
@@ -135,13 +135,11 @@ public sealed class Exchange(ZeroDriftContext data, DateTime now, Func<Guid, Dat
     private async Task<Refusal?> MisfitAsync(Run run, Opened was, CorrectedFields fields)
     {
         var (right, today) = (new MeterReading(fields.Date ?? was.Date, fields.ShownHours ?? was.ShownHours!.Value), todayAt(was.EngineId));
-        var rows = await ReadingsAsync(was.EngineId);
+        var rows = await data.MeterAsync(was.EngineId);
         var misfit = rows.Find(m => m.VisitId == run.VisitId && !m.Withdrawn) is { } read ? rows.ToHistory().MisfitInstead(read.ToReading(), right, today)
             : was.Bench ? MeterMisfit.OfDay(right, today) : rows.ToHistory().Misfit(right, today);
         return misfit is null ? null : Refusal.Of(misfit);
     }
-
-    private Task<List<MeterReadingRow>> ReadingsAsync(Guid engineId) => data.MeterReadings.AsNoTracking().Where(m => m.EngineId == engineId).ToListAsync();
 
     private async Task SaveAsync(Run run)
     {

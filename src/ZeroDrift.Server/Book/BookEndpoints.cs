@@ -29,17 +29,17 @@ internal static class BookEndpoints
         book.MapPost("/{id:guid}/revisions", AddRevision).WithName("add-revision").Refuses(404, 409, 503);
     }
 
-    public static async Task<IReadOnlyList<EngineTypeSummary>> List(ZeroDriftContext data, FleetDay day)
+    public static async Task<IReadOnlyList<EngineTypeSummary>> List(ZeroDriftContext data, FleetDay day, CancellationToken cancelled)
     {
-        var types = await data.WholeTypes.OrderBy(t => t.Code).ToListAsync();
-        var engines = await data.Engines.Where(e => e.ArchivedAt == null).GroupBy(e => e.EngineTypeId).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count);
+        var types = await data.WholeTypes.OrderBy(t => t.Code).ToListAsync(cancelled);
+        var engines = await data.Engines.Where(e => e.ArchivedAt == null).GroupBy(e => e.EngineTypeId).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count, cancelled);
         return [.. types.Select(t => new EngineTypeSummary(t.Id, t.Code, t.Name, t.FiringOrder, t.FiringOrder.Split('-').Length, t.Points.Count, t.Facts.Adjuster, t.InForce(day.Today)?.Revision, engines.GetValueOrDefault(t.Id)))];
     }
 
-    public static async Task<EngineTypeResponse> Get(Guid id, ZeroDriftContext data, FleetDay day) =>
-        BookResponses.Of(await LoadAsync(data, id), await data.SettingsAsync(), day.Today);
+    public static async Task<EngineTypeResponse> Get(Guid id, ZeroDriftContext data, FleetDay day, CancellationToken cancelled) =>
+        BookResponses.Of(await LoadAsync(data, id, cancelled), await data.SettingsAsync(), day.Today);
 
-    public static async Task<TypePreviewResponse> Preview(EngineTypeRequest request, ZeroDriftContext data, FleetDay day)
+    public static async Task<TypePreviewResponse> Preview(EngineTypeRequest request, ZeroDriftContext data, FleetDay day, CancellationToken cancelled)
     {
         var fleet = await data.SettingsAsync();
         var row = TypeFromRequest.Build(request, fleet, day.Today, preview: true);
@@ -108,7 +108,7 @@ internal static class BookEndpoints
 
     private static bool IsSame(EngineTypeRow a, EngineTypeRow b) => a.NameKey == NameKeys.Of(b.Code) && a.Facts.Cycle == b.Facts.Cycle && a.FiringOrder == b.FiringOrder && a.Banks == b.Banks && a.Layout == b.Layout && a.Facts.Adjuster == b.Facts.Adjuster;
 
-    private static async Task<EngineTypeRow> LoadAsync(ZeroDriftContext data, Guid id) =>
-        await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == id)
+    private static async Task<EngineTypeRow> LoadAsync(ZeroDriftContext data, Guid id, CancellationToken cancelled = default) =>
+        await data.WholeTypes.FirstOrDefaultAsync(t => t.Id == id, cancelled)
         ?? throw new NotFoundException("The book has no such engine type.");
 }

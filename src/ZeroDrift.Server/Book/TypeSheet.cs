@@ -47,7 +47,7 @@ internal static class TypeSheet
         new("job hours"),
     ];
 
-    public static async Task<TypeSheetReport> PreviewAsync(HttpRequest request, ZeroDriftContext data, FleetDay day) => Report(await ReadAsync(request, data, day), 0);
+    public static async Task<TypeSheetReport> PreviewAsync(HttpRequest request, ZeroDriftContext data, FleetDay day, CancellationToken cancelled = default) => Report(await ReadAsync(request, data, day, cancelled), 0);
 
     /// <summary>Keeps every line that can be; those that cannot are told again.</summary>
     public static async Task<TypeSheetReport> ImportAsync(HttpRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
@@ -66,15 +66,15 @@ internal static class TypeSheet
 
     private static TypeSheetReport Report(Sheet sheet, int added) => new(added, sheet.Ignored, sheet.Lines);
 
-    private static async Task<Sheet> ReadAsync(HttpRequest request, ZeroDriftContext data, FleetDay day) => await ReadAsync(await UploadedFile.ReadAsync(request), data, day);
+    private static async Task<Sheet> ReadAsync(HttpRequest request, ZeroDriftContext data, FleetDay day, CancellationToken cancelled = default) => await ReadAsync(await UploadedFile.ReadAsync(request), data, day, cancelled);
 
-    private static async Task<Sheet> ReadAsync(byte[] bytes, ZeroDriftContext data, FleetDay day)
+    private static async Task<Sheet> ReadAsync(byte[] bytes, ZeroDriftContext data, FleetDay day, CancellationToken cancelled = default)
     {
         var table = SheetTable.Read(bytes, Columns, "code", "firing order");
         if (table.Rows.Count == 0) throw new BadInputException("file", "The file names its columns but holds no type below them.");
         if (table.Rows.Count > MostTypes) throw new BadInputException("file", $"More than {MostTypes} types are not taken at once; cut the file in parts.");
         var fleet = await data.SettingsAsync();
-        var codes = (await data.EngineTypes.Select(t => t.NameKey).ToListAsync()).ToHashSet();
+        var codes = (await data.EngineTypes.Select(t => t.NameKey).ToListAsync(cancelled)).ToHashSet();
         var (lines, types) = (new List<TypeSheetLine>(), new List<EngineTypeRow>());
         foreach (var row in table.Rows)
         {

@@ -3,6 +3,7 @@ using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Serialization;
+using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace ZeroDrift.Server.Calendars;
 
@@ -29,5 +30,5 @@ internal sealed class CalendarFile(string of)
     }
 
     /// <summary>The answer to whoever asked.</summary>
-    public IResult ToResult() => Results.Text(new CalendarSerializer().SerializeToString(calendar) ?? "", "text/calendar", Encoding.UTF8);
+    public ContentHttpResult ToResult() => TypedResults.Text(new CalendarSerializer().SerializeToString(calendar) ?? "", "text/calendar", Encoding.UTF8);
 }

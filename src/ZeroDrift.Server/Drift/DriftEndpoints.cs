@@ -20,12 +20,12 @@ internal static class DriftEndpoints
         api.MapPost("/people/{id:guid}/feel-checks", Check).WithTags("Drift").WithName("add-feel-checks").Refuses(400, 404, 409, 503);
     }
 
-    public static Task<FleetDriftResponse> Fleet(ZeroDriftContext data, Yard yard, FleetDay day) => FleetDriftView.OfAsync(data, yard, day);
+    public static Task<FleetDriftResponse> Fleet(ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled) => FleetDriftView.OfAsync(data, yard, day, cancelled);
 
-    public static Task<EngineDriftResponse> Engine(Guid id, ZeroDriftContext data, Yard yard, FleetDay day) => EngineDriftView.OfAsync(id, data, yard, day);
+    public static Task<EngineDriftResponse> Engine(Guid id, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled) => EngineDriftView.OfAsync(id, data, yard, day, cancelled);
 
     /// <summary>One person's hand, for that person: never a list of all.</summary>
-    public static Task<HandResponse> Hand(Guid id, ZeroDriftContext data) => HandView.OfAsync(id, data);
+    public static Task<HandResponse> Hand(Guid id, ZeroDriftContext data, CancellationToken cancelled) => HandView.OfAsync(id, data, cancelled);
 
     /// <summary>Keeps checks on known gaps; sent twice they are kept once.</summary>
     public static async Task<HandResponse> Check(Guid id, FeelChecksRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)

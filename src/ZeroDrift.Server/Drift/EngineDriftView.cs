@@ -19,17 +19,17 @@ internal static class EngineDriftView
 {
     private const int MostSisters = 200;
 
-    public static async Task<EngineDriftResponse> OfAsync(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
+    public static async Task<EngineDriftResponse> OfAsync(Guid id, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled = default)
     {
-        var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id) ?? throw new NotFoundException("There is no such engine.");
-        var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
-        var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
+        var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id, cancelled) ?? throw new NotFoundException("There is no such engine.");
+        var row = (await yard.AllAsync(data, id, cancelled)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
+        var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId, cancelled);
         var fleet = await data.SettingsAsync();
-        var outlook = (await OutlookKeeper.TodayAsync(data, id, day.Today))!;
-        var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
-        var visits = (await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed && !v.Bench && v.TotalHours != null).Include(v => v.Readings).ToListAsync())
+        var outlook = (await OutlookKeeper.TodayAsync(data, id, day.Today, cancelled))!;
+        var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name, cancelled);
+        var visits = (await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed && !v.Bench && v.TotalHours != null).Include(v => v.Readings).ToListAsync(cancelled))
             .OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
-        var kept = await data.TypeFits.AsNoTracking().FirstOrDefaultAsync(f => f.EngineTypeId == type.Id);
+        var kept = await data.TypeFits.AsNoTracking().FirstOrDefaultAsync(f => f.EngineTypeId == type.Id, cancelled);
         return new EngineDriftResponse
         {
             EngineId = id,
@@ -52,12 +52,12 @@ internal static class EngineDriftView
             DecidedByRisk = outlook.DecidedByRisk,
             DecidedBy = outlook.DecidedBy,
             Side = outlook.Side,
-            Before = await OutlookKeeper.BeforeLastVisitAsync(data, id, type, day.Today),
+            Before = await OutlookKeeper.BeforeLastVisitAsync(data, id, type, day.Today, cancelled),
             Trouble = outlook.Trouble,
             Points = [.. type.Points.OrderBy(p => p.Order).Select(p => Point(p, outlook, visits, type, fleet))],
-            Visits = await VisitsAsync(data, visits, outlook, people),
+            Visits = await VisitsAsync(data, visits, outlook, people, cancelled),
             Kinds = kept is null ? [] : [.. LearnedContent.Of(kept.Learned).Groups.Select(g => new KindRate(Enum.Parse<LashKind>(g.Group), g.MmPer1000h, g.StandardErrorMmPer1000h, g.TauMmPer1000h, g.EngineTauMmPer1000h))],
-            Sisters = await SistersAsync(data, id, type.Id),
+            Sisters = await SistersAsync(data, id, type.Id, cancelled),
         };
     }
 
@@ -85,16 +85,16 @@ internal static class EngineDriftView
 
     private static DriftFigure? Figure(ReadingRow? r) => r is null or { EstimateMm: null, LowerMm: null, UpperMm: null } ? null : new DriftFigure(r.EstimateMm, r.LowerMm, r.UpperMm, r.By);
 
-    private static async Task<IReadOnlyList<DriftVisit>> VisitsAsync(ZeroDriftContext data, List<VisitRow> visits, OutlookContent outlook, Dictionary<Guid, string> people)
+    private static async Task<IReadOnlyList<DriftVisit>> VisitsAsync(ZeroDriftContext data, List<VisitRow> visits, OutlookContent outlook, Dictionary<Guid, string> people, CancellationToken cancelled = default)
     {
         var shifts = outlook.Visits.ToDictionary(v => v.Visit);
-        var suspect = visits.Count == 0 ? [] : (await Suspicion.OfAsync(data, visits[0].EngineId)).SelectMany(s => s.Select(v => (v.VisitId, Instrument: s.Key))).DistinctBy(s => s.VisitId).ToDictionary(s => s.VisitId, s => s.Instrument);
+        var suspect = visits.Count == 0 ? [] : (await Suspicion.OfAsync(data, visits[0].EngineId, cancelled)).SelectMany(s => s.Select(v => (v.VisitId, Instrument: s.Key))).DistinctBy(s => s.VisitId).ToDictionary(s => s.VisitId, s => s.Instrument);
         var all = new List<DriftVisit>();
         foreach (var visit in visits)
         {
             var shift = shifts.GetValueOrDefault(visit.Id);
             // Only a visit that stands out is worth reading its entries for an answer.
-            var asked = shift is { Odd: true } && !visit.OutOfTrend && await IsUnansweredAsync(data, visit.Id);
+            var asked = shift is { Odd: true } && !visit.OutOfTrend && await IsUnansweredAsync(data, visit.Id, cancelled);
             all.Add(new DriftVisit
             {
                 VisitId = visit.Id,
@@ -115,16 +115,16 @@ internal static class EngineDriftView
         return all;
     }
 
-    private static async Task<bool> IsUnansweredAsync(ZeroDriftContext data, Guid visit)
+    private static async Task<bool> IsUnansweredAsync(ZeroDriftContext data, Guid visit, CancellationToken cancelled = default)
     {
         var answers = (await VisitReader.LoadAsync(data, visit))!.Visit.Answers;
         return !answers.ContainsKey(VisitQuestion.Warm) && !answers.ContainsKey(VisitQuestion.OtherBlades);
     }
 
-    private static async Task<IReadOnlyList<SisterRate>> SistersAsync(ZeroDriftContext data, Guid id, Guid typeId)
+    private static async Task<IReadOnlyList<SisterRate>> SistersAsync(ZeroDriftContext data, Guid id, Guid typeId, CancellationToken cancelled = default)
     {
         var rows = await data.Outlooks.AsNoTracking().Where(o => o.EngineTypeId == typeId && o.EngineId != id)
-            .Join(data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null), o => o.EngineId, e => e.Id, (o, e) => new { e.Id, e.Name, o.Content }).OrderBy(r => r.Name).Take(MostSisters).ToListAsync();
+            .Join(data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null), o => o.EngineId, e => e.Id, (o, e) => new { e.Id, e.Name, o.Content }).OrderBy(r => r.Name).Take(MostSisters).ToListAsync(cancelled);
         return [.. rows.SelectMany(r => OutlookContent.Of(r.Content).Points.Where(p => p.MmPer1000h is not null).Select(p => new SisterRate(r.Id, r.Name, p.Label, p.MmPer1000h!.Value)))];
     }
 }

@@ -14,15 +14,15 @@ internal static class FleetDriftView
     private const int MostFast = 15;
     private const int DaysLearned = 31;
 
-    public static async Task<FleetDriftResponse> OfAsync(ZeroDriftContext data, Yard yard, FleetDay day)
+    public static async Task<FleetDriftResponse> OfAsync(ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled = default)
     {
         var fleet = await data.SettingsAsync();
-        var rows = await yard.AllAsync(data);
+        var rows = await yard.AllAsync(data, cancelled: cancelled);
         var engines = await data.Outlooks.AsNoTracking()
-            .Join(data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null), o => o.EngineId, e => e.Id, (o, e) => new { e.Id, e.Name, e.EngineTypeId, e.EngineType!.Code, Machine = e.Machine!.Kind, o.Content }).ToListAsync();
+            .Join(data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null), o => o.EngineId, e => e.Id, (o, e) => new { e.Id, e.Name, e.EngineTypeId, e.EngineType!.Code, Machine = e.Machine!.Kind, o.Content }).ToListAsync(cancelled);
         var looked = engines.Select(e => new Looked(e.Id, e.Name, e.EngineTypeId, e.Code, e.Machine, OutlookContent.Of(e.Content))).ToList();
-        var kinds = (await data.EngineTypes.AsNoTracking().Include(t => t.Points).ToListAsync()).SelectMany(t => t.Points.Select(p => (t.Id, p.Label, p.Kind))).ToDictionary(p => (p.Id, p.Label), p => p.Kind);
-        var fits = await data.TypeFits.AsNoTracking().Join(data.EngineTypes, f => f.EngineTypeId, t => t.Id, (f, t) => new { t.Id, t.Code, t.Name, f.Learned }).ToListAsync();
+        var kinds = (await data.EngineTypes.AsNoTracking().Include(t => t.Points).ToListAsync(cancelled)).SelectMany(t => t.Points.Select(p => (t.Id, p.Label, p.Kind))).ToDictionary(p => (p.Id, p.Label), p => p.Kind);
+        var fits = await data.TypeFits.AsNoTracking().Join(data.EngineTypes, f => f.EngineTypeId, t => t.Id, (f, t) => new { t.Id, t.Code, t.Name, f.Learned }).ToListAsync(cancelled);
         var types = fits.SelectMany(f => LearnedContent.Of(f.Learned).Groups.Select(g => new TypeRate(f.Id, f.Code, f.Name, Enum.Parse<LashKind>(g.Group), looked.Count(e => e.TypeId == f.Id), g.MmPer1000h, g.StandardErrorMmPer1000h, g.TauMmPer1000h))).OrderBy(t => t.TypeCode, StringComparer.Ordinal).ThenBy(t => t.Kind).ToList();
         return new FleetDriftResponse
         {
@@ -32,7 +32,7 @@ internal static class FleetDriftView
             Fastest = Fastest(looked, kinds, types.ToDictionary(t => (t.TypeId, t.Kind), t => t.MmPer1000h)),
             Types = types,
             Uses = Uses(looked, kinds),
-            Learned = await LearnedAsync(data, looked, day.Today),
+            Learned = await LearnedAsync(data, looked, day.Today, cancelled),
         };
     }
 
@@ -70,11 +70,11 @@ internal static class FleetDriftView
         return [.. uses.OrderBy(u => u.Kind).ThenBy(u => u.MmPer1000h)];
     }
 
-    private static async Task<IReadOnlyList<LearnedVisit>> LearnedAsync(ZeroDriftContext data, List<Looked> engines, DateOnly today)
+    private static async Task<IReadOnlyList<LearnedVisit>> LearnedAsync(ZeroDriftContext data, List<Looked> engines, DateOnly today, CancellationToken cancelled = default)
     {
         var from = today.AddDays(-DaysLearned);
         var names = engines.ToDictionary(e => e.Id);
-        var visits = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Signed && !v.Bench && v.Date >= from && v.Measured > 0).OrderByDescending(v => v.Date).Take(60).ToListAsync();
+        var visits = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Signed && !v.Bench && v.Date >= from && v.Measured > 0).OrderByDescending(v => v.Date).Take(60).ToListAsync(cancelled);
         return [.. from visit in visits
                    where names.ContainsKey(visit.EngineId)
                    let engine = names[visit.EngineId]

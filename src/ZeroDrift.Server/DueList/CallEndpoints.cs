@@ -79,17 +79,17 @@ internal static class CallEndpoints
     }
 
     /// <summary>What would move under other settings; nothing is kept.</summary>
-    public static async Task<IReadOnlyList<TriedEngine>> Try(TryRequest request, ZeroDriftContext data, Yard yard, FleetDay day)
+    public static async Task<IReadOnlyList<TriedEngine>> Try(TryRequest request, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled)
     {
         var fleet = await data.SettingsAsync();
         var risk = request.Risk is null or (> 0 and < 1) ? request.Risk ?? fleet.Risk : throw new BadInputException("risk", "A risk lies between 0 and 1, such as 0.05.");
         var cost = request.BreachCost is null or (> 0 and <= 10_000) ? request.BreachCost ?? fleet.BreachCost : throw new BadInputException("breachCost", "Give what a burnt valve costs in overheads, above 0.");
         var factor = request.UsageFactor is null or (>= 0.1 and <= 10) ? request.UsageFactor ?? 1 : throw new BadInputException("usageFactor", "Give how much they run beside now, 0.1 to 10 times.");
-        var rows = (await yard.AllAsync(data)).ToDictionary(r => r.EngineId);
+        var rows = (await yard.AllAsync(data, cancelled: cancelled)).ToDictionary(r => r.EngineId);
         var changed = new List<TriedEngine>();
-        foreach (var type in await data.EngineTypes.AsNoTracking().Select(t => t.Id).ToListAsync())
+        foreach (var type in await data.EngineTypes.AsNoTracking().Select(t => t.Id).ToListAsync(cancelled))
         {
-            foreach (var row in (await OutlookKeeper.FitAsync(data, type, day.Today, new Core.Outlook.FleetRisk(risk, cost, fleet.PlainRisk)))?.Rows ?? [])
+            foreach (var row in (await OutlookKeeper.FitAsync(data, type, day.Today, new Core.Outlook.FleetRisk(risk, cost, fleet.PlainRisk), cancelled))?.Rows ?? [])
             {
                 if (!rows.TryGetValue(row.EngineId, out var before)) continue;
                 var o = OutlookContent.Of(row.Content);

@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using ZeroDrift.Core;
 using ZeroDrift.Data;
 using ZeroDrift.Server.Calendars;
@@ -8,11 +9,11 @@ namespace ZeroDrift.Server.DueList;
 /// <summary>What is due in the next weeks as a calendar (RFC 5545): an all-day entry for every engine on the day that decides, overdue ones today.</summary>
 internal static class DueCalendar
 {
-    public static async Task<IResult> WriteAsync(ZeroDriftContext data, Yard yard, FleetDay day)
+    public static async Task<ContentHttpResult> WriteAsync(ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled)
     {
         var until = day.Today.AddDays(7 * DueLetter.Weeks);
         var calendar = new CalendarFile("Due");
-        foreach (var row in (await yard.AllAsync(data)).Where(r => r.Decides.Date <= until).OrderBy(r => r.Decides.Date))
+        foreach (var row in (await yard.AllAsync(data, cancelled: cancelled)).Where(r => r.Decides.Date <= until).OrderBy(r => r.Decides.Date))
         {
             var due = row.Decides.Date!.Value;
             var on = due < day.Today ? day.Today : due;

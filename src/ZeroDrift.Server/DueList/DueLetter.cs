@@ -1,4 +1,5 @@
 using System.Text;
+using Microsoft.AspNetCore.Http.HttpResults;
 using MimeKit;
 using ZeroDrift.Core;
 using ZeroDrift.Data;
@@ -11,12 +12,12 @@ internal static class DueLetter
 {
     public const int Weeks = 8;
 
-    public static async Task<IResult> WriteAsync(ZeroDriftContext data, Yard yard, FleetDay day)
+    public static async Task<FileContentHttpResult> WriteAsync(ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled)
     {
         var fleet = (await data.SettingsAsync()).Name;
         var until = day.Today.AddDays(7 * Weeks);
         var text = new StringBuilder().Append(fleet).Append(": due until ").Append(Said.Day(until)).Append("\r\n\r\n");
-        foreach (var week in (await yard.AllAsync(data)).Where(r => r.Decides.Date <= until).GroupBy(r => Monday(r.Decides.Date!.Value < day.Today ? day.Today : r.Decides.Date.Value)).OrderBy(w => w.Key))
+        foreach (var week in (await yard.AllAsync(data, cancelled: cancelled)).Where(r => r.Decides.Date <= until).GroupBy(r => Monday(r.Decides.Date!.Value < day.Today ? day.Today : r.Decides.Date.Value)).OrderBy(w => w.Key))
         {
             text.Append("Week of ").Append(Said.Day(week.Key)).Append("\r\n");
             foreach (var row in week) text.Append("  ").Append(row.Name).Append(", ").Append(row.Site).Append(": ").Append(Rule(row)).Append(", ").Append(Said.Day(row.Decides.Date!.Value)).Append("\r\n");
@@ -27,7 +28,7 @@ internal static class DueLetter
         using var letter = new MimeMessage { Date = new DateTimeOffset(day.Now, TimeSpan.Zero), Subject = $"{fleet}: due", Body = body };
         var bytes = new MemoryStream();
         await letter.WriteToAsync(bytes);
-        return Results.Bytes(bytes.ToArray(), "message/rfc822");
+        return TypedResults.Bytes(bytes.ToArray(), "message/rfc822");
     }
 
     private static DateOnly Monday(DateOnly day) => day.AddDays(-(((int)day.DayOfWeek + 6) % 7));

@@ -28,15 +28,15 @@ internal static class EngineEndpoints
         engines.MapGet("/{id:guid}/changes", Changes).WithName("list-engine-changes").Refuses(404);
     }
 
-    public static async Task<DueListResponse> Due(ZeroDriftContext data, Yard yard, FleetDay day, int? skip, int? take)
+    public static async Task<DueListResponse> Due(ZeroDriftContext data, Yard yard, FleetDay day, int? skip, int? take, CancellationToken cancelled)
     {
         var (from, most) = Paging.Of(skip, take);
         var fleet = await data.SettingsAsync();
-        var rows = await yard.AllAsync(data);
+        var rows = await yard.AllAsync(data, cancelled: cancelled);
         return new DueListResponse(fleet.Name, fleet.Risk, day.Today, [.. rows.Skip(from).Take(most)], rows.Count, EarlyLooks.Of(rows));
     }
 
-    public static Task<EngineResponse> Get(Guid id, ZeroDriftContext data, Yard yard, FleetDay day) => EngineView.OfAsync(id, data, yard, day);
+    public static Task<EngineResponse> Get(Guid id, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled) => EngineView.OfAsync(id, data, yard, day, cancelled);
 
     public static async Task<Results<Created<EngineResponse>, Ok<EngineResponse>>> Add(EngineCreateRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled)
     {
@@ -97,11 +97,11 @@ internal static class EngineEndpoints
         return response ?? throw new NotFoundException("The engine is archived; its record stays.", "archived");
     }
 
-    public static async Task<IReadOnlyList<ChangeResponse>> Changes(Guid id, ZeroDriftContext data)
+    public static async Task<IReadOnlyList<ChangeResponse>> Changes(Guid id, ZeroDriftContext data, CancellationToken cancelled)
     {
-        if (!await data.Engines.AnyAsync(e => e.Id == id)) throw new NotFoundException("There is no such engine.");
-        var machines = await data.Engines.Where(e => e.Id == id).Select(e => e.MachineId).ToListAsync();
-        var rows = await data.Changes.AsNoTracking().Where(c => c.SubjectId == id || machines.Contains(c.SubjectId)).OrderByDescending(c => c.Id).ToListAsync();
+        if (!await data.Engines.AnyAsync(e => e.Id == id, cancelled)) throw new NotFoundException("There is no such engine.");
+        var machines = await data.Engines.Where(e => e.Id == id).Select(e => e.MachineId).ToListAsync(cancelled);
+        var rows = await data.Changes.AsNoTracking().Where(c => c.SubjectId == id || machines.Contains(c.SubjectId)).OrderByDescending(c => c.Id).ToListAsync(cancelled);
         return [.. rows.Select(r => new ChangeResponse(r.At, r.Subject, r.Who, r.Why, JsonNode.Parse(r.What)!.AsObject()))];
     }
 

@@ -2,6 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
+using ZeroDrift.Data.Mapping;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Data.Visits;
@@ -14,17 +15,17 @@ namespace ZeroDrift.Server.Engines;
 /// <summary>Everything the engine's page shows, from the projections.</summary>
 internal static class EngineView
 {
-    public static async Task<EngineResponse> OfAsync(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
+    public static async Task<EngineResponse> OfAsync(Guid id, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled = default)
     {
-        var engine = await data.Engines.AsNoTracking().Include(e => e.Machine).FirstOrDefaultAsync(e => e.Id == id) ?? throw new NotFoundException("There is no such engine.");
-        var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId);
+        var engine = await data.Engines.AsNoTracking().Include(e => e.Machine).FirstOrDefaultAsync(e => e.Id == id, cancelled) ?? throw new NotFoundException("There is no such engine.");
+        var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId, cancelled);
         var fleet = await data.SettingsAsync();
-        var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
-        var outlook = (await OutlookKeeper.TodayAsync(data, id, day.Today))!;
-        var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed).Include(v => v.Readings).ToListAsync();
+        var row = (await yard.AllAsync(data, id, cancelled)).FirstOrDefault() ?? throw new NotFoundException($"{engine.Name} is archived.");
+        var outlook = (await OutlookKeeper.TodayAsync(data, id, day.Today, cancelled))!;
+        var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed).Include(v => v.Readings).ToListAsync(cancelled);
         var sorted = visits.OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
-        var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
-        var meter = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == id).ToListAsync();
+        var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name, cancelled);
+        var meter = await data.MeterAsync(id, cancelled);
         return new EngineResponse
         {
             Row = row,
@@ -32,13 +33,13 @@ internal static class EngineView
             Points = [.. type.Points.OrderBy(p => p.Order).Select(p => Point(p, outlook, sorted))],
             Ledger = [.. Enumerable.Reverse(sorted).Select(v => Ledger(v, people))],
             Meter = [.. meter.OrderByDescending(m => m.Date).ThenByDescending(m => m.Sequence).Select(m => new MeterReadingResponse(m.Id, m.Date, m.ShownHours, m.NewMeterShows, m.PersonId is { } p && people.TryGetValue(p, out var name) ? name : m.Who, m.Remark, m.Withdrawn, m.ReplacesId, m.Why, m.VisitId))],
-            OwnFigures = await OwnFigureEndpoints.List(id, data),
+            OwnFigures = await OwnFigureEndpoints.List(id, data, cancelled),
             TotalHours = outlook.ReadHours ?? outlook.HoursNow,
             Remark = engine.Remark,
             Rating = engine.Rating,
             Marks = [.. (await EngineMarks.OfAsync(data, id)).OrderBy(m => m.CrankDeg)],
-            Waiting = await AwaitingPoints.OfAsync(data, id),
-            Jobs = await JobsAsync(data, id),
+            Waiting = await AwaitingPoints.OfAsync(data, id, cancelled),
+            Jobs = await JobsAsync(data, id, cancelled),
             Registration = engine.Machine!.Registration,
             DutyHoursPerDay = engine.DutyHoursPerDay,
             MonthlyWeights = engine.MonthlyWeights,
@@ -47,11 +48,11 @@ internal static class EngineView
         };
     }
 
-    private static async Task<IReadOnlyList<EngineJob>> JobsAsync(ZeroDriftContext data, Guid id)
+    private static async Task<IReadOnlyList<EngineJob>> JobsAsync(ZeroDriftContext data, Guid id, CancellationToken cancelled = default)
     {
         var closed = await JobOfVisit.FindAsync(data, id, JobKind.Overhead, null);
         var jobs = await data.Jobs.AsNoTracking().Where(j => j.EngineId == id && j.State == JobState.Open).OrderBy(j => j.MadeAt)
-            .Select(j => new { j.Id, j.Title, On = data.Placements.Where(p => p.JobId == j.Id).Select(p => (DateOnly?)p.Date).FirstOrDefault() }).ToListAsync();
+            .Select(j => new { j.Id, j.Title, On = data.Placements.Where(p => p.JobId == j.Id).Select(p => (DateOnly?)p.Date).FirstOrDefault() }).ToListAsync(cancelled);
         return [.. jobs.Select(j => new EngineJob(j.Id, j.Title, j.On, j.Id == closed))];
     }
 

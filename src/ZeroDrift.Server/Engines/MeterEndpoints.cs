@@ -37,7 +37,7 @@ internal static class MeterEndpoints
                 if (stands.EngineId == id && stands.ShownHours == reading.ShownHours && stands.NewMeterShows == reading.NewMeterShows && (request.Date is null || stands.Date == reading.Date)) return await EngineView.OfAsync(id, data, yard, day);
                 throw new ConflictException("differs", "id", "Another reading already stands under that identifier.");
             }
-            var history = await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == id).ToListAsync();
+            var history = await data.MeterAsync(id);
             if (history.ToHistory().Misfit(reading, today) is { } misfit) throw misfit.Complaint();
             data.MeterReadings.Add(new MeterReadingRow { Id = rowId, EngineId = id, Date = reading.Date, ShownHours = reading.ShownHours, NewMeterShows = reading.NewMeterShows, Who = who, Remark = remark });
             return await DoneAsync(data, id, yard, day);
@@ -56,7 +56,7 @@ internal static class MeterEndpoints
                 return stands.ReplacesId == readingId ? await EngineView.OfAsync(id, data, yard, day) : throw new ConflictException("differs", "id", "Another reading already stands under that identifier.");
             if (wrong.VisitId is not null) throw new ConflictException("readAtVisit", "readingId", "That figure was read when the engine was opened; correct the opening of that visit, and the meter follows.");
             if (wrong.Withdrawn) throw new ConflictException("changedMeanwhile", "readingId", "That reading has been put right already; look at what stands now.");
-            var history = (await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == id).ToListAsync()).ToHistory();
+            var history = (await data.MeterAsync(id)).ToHistory();
             wrong.Withdrawn = true;
             var log = new ChangeLog(data, "meter", id, who, why, day.Now);
             if (request.Hours is { } hours)

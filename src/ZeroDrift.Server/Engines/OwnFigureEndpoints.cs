@@ -33,8 +33,8 @@ internal static class OwnFigureEndpoints
     }
 
     /// <summary>Those that stand.</summary>
-    public static async Task<IReadOnlyList<OwnFigureResponse>> List(Guid id, ZeroDriftContext data) =>
-        [.. (await data.EngineFigures.AsNoTracking().Where(f => f.EngineId == id && f.WithdrawnAt == null).ToListAsync()).OrderBy(f => f.At).Select(Response)];
+    public static async Task<IReadOnlyList<OwnFigureResponse>> List(Guid id, ZeroDriftContext data, CancellationToken cancelled) =>
+        [.. (await data.EngineFigures.AsNoTracking().Where(f => f.EngineId == id && f.WithdrawnAt == null).ToListAsync(cancelled)).OrderBy(f => f.At).Select(Response)];
 
     public static async Task<IReadOnlyList<OwnFigureResponse>> Add(Guid id, OwnFigureRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {
@@ -61,11 +61,11 @@ internal static class OwnFigureEndpoints
             if (await data.EngineFigures.AsNoTracking().FirstOrDefaultAsync(f => f.Id == figureId) is { } stands)
             {
                 if (stands.EngineId != id || stands.Why != row.Why || stands.Line.Written() != line.Written()) throw new ConflictException("differs", "id", "That identifier is another figure.");
-                return await List(id, data);
+                return await List(id, data, CancellationToken.None);
             }
             data.EngineFigures.Add(row);
             await data.SaveChangesAsync();
-            return await List(id, data);
+            return await List(id, data, CancellationToken.None);
         }, cancelled);
     }
 
@@ -79,7 +79,7 @@ internal static class OwnFigureEndpoints
             log.Changed("ownFigure", (string?)row.Line.Written(), null);
             log.Keep();
             await data.SaveChangesAsync();
-            return await List(id, data);
+            return await List(id, data, CancellationToken.None);
         }, cancelled);
     }
 

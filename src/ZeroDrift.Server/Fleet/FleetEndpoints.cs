@@ -18,7 +18,7 @@ internal static class FleetEndpoints
         api.MapPut("/fleet", Put).WithTags("Fleet").WithName("put-fleet").Refuses(400, 503);
     }
 
-    public static async Task<FleetSettings> Get(ZeroDriftContext data) => Of(await data.SettingsAsync());
+    public static async Task<FleetSettings> Get(ZeroDriftContext data, CancellationToken cancelled) => Of(await data.SettingsAsync());
 
     public static async Task<FleetSettings> Put(FleetSettings settings, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {

@@ -31,10 +31,10 @@ internal static class HoursAhead
 
     public static void MapHoursAhead(this IEndpointRouteBuilder api) => api.MapGet("/engines/{id:guid}/hours-ahead", OfAsync).WithTags("Hours").WithName("get-hours-ahead").Refuses(400, 404);
 
-    public static async Task<HoursAheadResponse> OfAsync(Guid id, ZeroDriftContext data, FleetDay day, double? hours = null, DateOnly? date = null)
+    public static async Task<HoursAheadResponse> OfAsync(Guid id, ZeroDriftContext data, FleetDay day, CancellationToken cancelled, double? hours = null, DateOnly? date = null)
     {
-        var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id && e.ArchivedAt == null) ?? throw new NotFoundException("There is no such engine.");
-        var outlook = (await OutlookKeeper.TodayAsync(data, id, day.Today))!;
+        var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id && e.ArchivedAt == null, cancelled) ?? throw new NotFoundException("There is no such engine.");
+        var outlook = (await OutlookKeeper.TodayAsync(data, id, day.Today, cancelled))!;
         var (use, today, shows) = (outlook.Usage, day.Today, outlook.HoursNow - outlook.MeterOffset);
         var answer = new HoursAheadResponse(today, shows, use.HoursPerDay, use.FromReadings, use.MonthlyWeights, engine.MonthlyWeights is null && use.MonthlyWeights.Any(w => Math.Abs(w - 1) > 1e-9), use.LaidUp);
         if (hours is { } asked)

@@ -34,11 +34,11 @@ internal static class HoursEndpoints
     }
 
     /// <summary>Every engine in use with what its meter showed last and about what it should show now, the one read longest ago first, then as a round walks: site, machine.</summary>
-    public static async Task<IReadOnlyList<RoundLine>> Round(ZeroDriftContext data, FleetDay day)
+    public static async Task<IReadOnlyList<RoundLine>> Round(ZeroDriftContext data, FleetDay day, CancellationToken cancelled)
     {
         var today = day.Today;
         var rows = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).OrderBy(e => e.Machine!.Site!.Name).ThenBy(e => e.Machine!.Name).ThenBy(e => e.Name)
-            .Select(e => new { e.Id, e.Name, Machine = e.Machine!.Name, Site = e.Machine.Site!.Name, Outlook = data.Outlooks.First(o => o.EngineId == e.Id).Content }).ToListAsync();
+            .Select(e => new { e.Id, e.Name, Machine = e.Machine!.Name, Site = e.Machine.Site!.Name, Outlook = data.Outlooks.First(o => o.EngineId == e.Id).Content }).ToListAsync(cancelled);
         return [.. rows.Select(r => (Row: r, Kept: OutlookContent.Of(r.Outlook))).OrderBy(r => r.Kept.ReadOn ?? DateOnly.MinValue).Select(r =>
             new RoundLine(r.Row.Id, r.Row.Name, r.Row.Machine, r.Row.Site, r.Kept.ReadHours - r.Kept.MeterOffset, r.Kept.ReadOn, r.Kept.Usage.HoursPerDay, r.Kept.Run()?.At(today) - r.Kept.MeterOffset))];
     }
@@ -56,7 +56,7 @@ internal static class HoursEndpoints
     }
 
     /// <summary>What would become of a file; nothing is kept.</summary>
-    public static async Task<HoursReport> Preview(HttpRequest request, ZeroDriftContext data, FleetDay day, Guid? engineId = null)
+    public static async Task<HoursReport> Preview(HttpRequest request, ZeroDriftContext data, FleetDay day, CancellationToken cancelled, Guid? engineId = null)
     {
         var file = HoursFile.Read(await UploadedFile.ReadAsync(request), day.Today);
         return await new HoursIntake(data, day.Today, day.Now).TakeAsync(file.Form, file.Figures, null, engineId, false);
@@ -68,11 +68,11 @@ internal static class HoursEndpoints
         return await TakeAsync(file.Form, file.Figures, Given.OptionalText(who, "who", "who brings the file", 80) ?? $"a file ({file.Form})", engineId, gate, day, cancelled);
     }
 
-    public static async Task<IReadOnlyList<WaitingFigure>> Waiting(ZeroDriftContext data, FleetDay day)
+    public static async Task<IReadOnlyList<WaitingFigure>> Waiting(ZeroDriftContext data, FleetDay day, CancellationToken cancelled)
     {
         var intake = new HoursIntake(data, day.Today, day.Now);
         var waiting = new List<WaitingFigure>();
-        var rows = await data.HoursReports.AsNoTracking().Where(r => r.State == WaitingState.Waiting).OrderBy(r => r.ReceivedAt).ThenBy(r => r.Machine).Take(500).ToListAsync();
+        var rows = await data.HoursReports.AsNoTracking().Where(r => r.State == WaitingState.Waiting).OrderBy(r => r.ReceivedAt).ThenBy(r => r.Machine).Take(500).ToListAsync(cancelled);
         await intake.KnowAsync([.. rows.Select(r => r.EngineId).OfType<Guid>()]);
         foreach (var row in rows)
         {
@@ -115,7 +115,7 @@ internal static class HoursEndpoints
         }, cancelled);
     }
 
-    public static async Task<FeedResponse> Feed(ZeroDriftContext data) => Response(await data.HoursFeeds.AsNoTracking().SingleOrDefaultAsync() ?? new HoursFeedRow());
+    public static async Task<FeedResponse> Feed(ZeroDriftContext data, CancellationToken cancelled) => Response(await data.HoursFeeds.AsNoTracking().SingleOrDefaultAsync(cancelled) ?? new HoursFeedRow());
 
     public static async Task<FeedResponse> ChangeFeed(FeedSettings request, WriteGate gate, CancellationToken cancelled)
     {
@@ -136,7 +136,7 @@ internal static class HoursEndpoints
     public static async Task<FeedResponse> Ask(HoursFeed feed, ZeroDriftContext data, CancellationToken cancelled)
     {
         await feed.AskAsync(cancelled);
-        return await Feed(data);
+        return await Feed(data, cancelled);
     }
 
     internal static Task<HoursReport> TakeAsync(string form, IReadOnlyList<ReportedFigure> figures, string? who, Guid? engineId, WriteGate gate, FleetDay day, CancellationToken cancelled) =>

@@ -116,7 +116,7 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
     public async Task KnowAsync(IReadOnlyCollection<Guid> ids)
     {
         var rows = await data.Engines.AsNoTracking().Where(e => ids.Contains(e.Id) && e.ArchivedAt == null).ToListAsync();
-        var readings = (await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId)).ToListAsync()).ToLookup(m => m.EngineId);
+        var readings = await data.MetersAsync(ids);
         foreach (var engine in rows) engines.TryAdd(engine.Id, (engine, [.. readings[engine.Id]]));
     }
 
@@ -125,7 +125,7 @@ internal sealed class HoursIntake(ZeroDriftContext data, DateOnly today, DateTim
     {
         if (engines.TryGetValue(id, out var known)) return known;
         if (await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id && e.ArchivedAt == null) is not { } engine) return null;
-        return engines[id] = (engine, await data.MeterReadings.AsNoTracking().Where(m => m.EngineId == id).ToListAsync());
+        return engines[id] = (engine, await data.MeterAsync(id));
     }
 
     private async Task<Guid?> FindAsync(string machine)

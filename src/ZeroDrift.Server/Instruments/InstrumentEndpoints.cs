@@ -24,10 +24,10 @@ internal static class InstrumentEndpoints
         instruments.MapPut("/{id:guid}", Change).WithName("change-instrument").Refuses(400, 404, 409, 503);
     }
 
-    public static async Task<IReadOnlyList<InstrumentResponse>> List(ZeroDriftContext data, FleetDay day)
+    public static async Task<IReadOnlyList<InstrumentResponse>> List(ZeroDriftContext data, FleetDay day, CancellationToken cancelled)
     {
-        var suspect = (await Suspicion.OfAsync(data)).ToDictionary(s => s.Key.Id, s => s.ToList());
-        return [.. (await data.Instruments.AsNoTracking().OrderBy(i => i.Name).ToListAsync()).Select(i => Response(i, suspect.GetValueOrDefault(i.Id) ?? [], day.Today))];
+        var suspect = (await Suspicion.OfAsync(data, cancelled: cancelled)).ToDictionary(s => s.Key.Id, s => s.ToList());
+        return [.. (await data.Instruments.AsNoTracking().OrderBy(i => i.Name).ToListAsync(cancelled)).Select(i => Response(i, suspect.GetValueOrDefault(i.Id) ?? [], day.Today))];
     }
 
     public static async Task<Results<Created<InstrumentResponse>, Ok<InstrumentResponse>>> Add(InstrumentRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)

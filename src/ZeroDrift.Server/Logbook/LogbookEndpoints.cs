@@ -20,7 +20,7 @@ internal static class LogbookEndpoints
         logbook.MapGet("/export", Export).WithName("export-logbook").Produces<string>(200, "text/csv");
     }
 
-    public static async Task<LogbookReport> Preview(HttpRequest request, ZeroDriftContext data, FleetDay day, string? letters = null) =>
+    public static async Task<LogbookReport> Preview(HttpRequest request, ZeroDriftContext data, FleetDay day, CancellationToken cancelled, string? letters = null) =>
         await new LogbookImport(data, await ReadAsync(request, letters), day.Today).RunAsync(false, false, day.Now);
 
     public static async Task<LogbookReport> Import(HttpRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled, bool goodOnly = false, string? letters = null)
@@ -30,7 +30,7 @@ internal static class LogbookEndpoints
     }
 
     /// <summary>Every kept reading of signed visits, in the format that comes in; of one engine or of all.</summary>
-    public static async Task Export(HttpContext context, ZeroDriftContext data, Guid? engine)
+    public static async Task Export(HttpContext context, ZeroDriftContext data, Guid? engine, CancellationToken cancelled)
     {
         context.Response.ContentType = "text/csv; charset=utf-8";
         await using var text = new StreamWriter(context.Response.Body, new UTF8Encoding(true));

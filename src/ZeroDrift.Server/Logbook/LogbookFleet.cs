@@ -18,27 +18,27 @@ internal sealed class LogbookFleet
 
     public FleetRow Fleet { get; private set; } = new();
 
-    public async Task LoadAsync(ZeroDriftContext data, IEnumerable<string> names)
+    public async Task LoadAsync(ZeroDriftContext data, IEnumerable<string> names, CancellationToken cancelled = default)
     {
         Fleet = await data.SettingsAsync();
         var wanted = names.Select(NameKeys.Of).ToHashSet();
         // One question for all names; a fleet's engines are few beside a file's rows.
-        var all = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.Id, e.NameKey }).ToListAsync();
+        var all = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.Id, e.NameKey }).ToListAsync(cancelled);
         var ids = all.Where(e => wanted.Contains(e.NameKey)).Select(e => e.Id).ToList();
         var found = new List<EngineRow>();
         var own = new List<VisitRow>();
         var odd = new List<EngineFigureRow>();
         foreach (var chunk in ids.Chunk(500))
         {
-            found.AddRange(await data.Engines.AsNoTracking().Include(e => e.MeterReadings).Include(e => e.Machine!.Site).AsSplitQuery().Where(e => chunk.Contains(e.Id)).ToListAsync());
-            own.AddRange(await data.Visits.AsNoTracking().Include(v => v.Readings).AsSplitQuery().Where(v => chunk.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench).ToListAsync());
-            odd.AddRange(await data.EngineFigures.AsNoTracking().Where(f => chunk.Contains(f.EngineId) && f.WithdrawnAt == null).ToListAsync());
+            found.AddRange(await data.Engines.AsNoTracking().Include(e => e.MeterReadings).Include(e => e.Machine!.Site).AsSplitQuery().Where(e => chunk.Contains(e.Id)).ToListAsync(cancelled));
+            own.AddRange(await data.Visits.AsNoTracking().Include(v => v.Readings).AsSplitQuery().Where(v => chunk.Contains(v.EngineId) && v.State == VisitState.Signed && !v.Bench).ToListAsync(cancelled));
+            odd.AddRange(await data.EngineFigures.AsNoTracking().Where(f => chunk.Contains(f.EngineId) && f.WithdrawnAt == null).ToListAsync(cancelled));
         }
         figures = odd.ToLookup(f => f.EngineId);
         engines = found.ToDictionary(e => e.NameKey);
         visits = own.ToLookup(v => v.EngineId);
         var typeIds = found.Select(e => e.EngineTypeId).Distinct().ToList();
-        types = await data.WholeTypes.Where(t => typeIds.Contains(t.Id)).ToDictionaryAsync(t => t.Id);
+        types = await data.WholeTypes.Where(t => typeIds.Contains(t.Id)).ToDictionaryAsync(t => t.Id, cancelled);
     }
 
     public EngineRow? EngineOf(string name) => engines.GetValueOrDefault(NameKeys.Of(name));

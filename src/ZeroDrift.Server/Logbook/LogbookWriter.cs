@@ -59,8 +59,7 @@ internal sealed class LogbookWriter(ZeroDriftContext data, LogbookFleet fleet, D
         data.Visits.Add(visit);
         await data.SaveChangesAsync();
         data.Entries.AddRange(draft.Rows(visit.Key));
-        var kept = VisitProjection.Rows(visit, folded);
-        data.AddRange([.. kept.Readings, .. kept.Instruments, .. kept.SameGaps, .. kept.LockPairs]);
+        data.AddRange(VisitProjection.Rows(visit, folded).All);
         await data.SaveChangesAsync();
     }
 

@@ -19,10 +19,10 @@ internal sealed class FleetDay(TimeProvider clock)
     public DateOnly At(Guid engineId) => In(engineZones.GetValueOrDefault(engineId) ?? fleetZone);
 
     /// <summary>Reads the zones again, at start and after they changed.</summary>
-    public async Task ReadAsync(ZeroDriftContext data)
+    public async Task ReadAsync(ZeroDriftContext data, CancellationToken cancelled = default)
     {
-        fleetZone = await data.Fleet.AsNoTracking().Select(f => f.TimeZone).SingleOrDefaultAsync() ?? "UTC";
-        engineZones = await data.Engines.AsNoTracking().Where(e => e.Machine!.Site!.TimeZone != null).Select(e => new { e.Id, Zone = e.Machine!.Site!.TimeZone! }).ToDictionaryAsync(e => e.Id, e => e.Zone);
+        fleetZone = await data.Fleet.AsNoTracking().Select(f => f.TimeZone).SingleOrDefaultAsync(cancelled) ?? "UTC";
+        engineZones = await data.Engines.AsNoTracking().Where(e => e.Machine!.Site!.TimeZone != null).Select(e => new { e.Id, Zone = e.Machine!.Site!.TimeZone! }).ToDictionaryAsync(e => e.Id, e => e.Zone, cancelled);
     }
 
     /// <summary>A time zone as it was given, if there is one of that name.</summary>

@@ -16,26 +16,26 @@ internal sealed class Yard(FleetDay day)
     private readonly ConcurrentDictionary<Guid, (long Version, string Fingerprint, DateOnly Day, Line Line)> lines = new();
 
     /// <summary>Every engine in use, most urgent first.</summary>
-    public async Task<IReadOnlyList<DueRow>> AllAsync(ZeroDriftContext data, Guid? only = null)
+    public async Task<IReadOnlyList<DueRow>> AllAsync(ZeroDriftContext data, Guid? only = null, CancellationToken cancelled = default)
     {
         var today = day.Today;
-        var heads = await Heads(data, only).ToListAsync();
+        var heads = await Heads(data, only).ToListAsync(cancelled);
         var stale = heads.Where(h => !lines.TryGetValue(h.EngineId, out var known) || known.Version != h.Version || known.Fingerprint != h.Fingerprint || known.Day != today).Select(h => h.EngineId).ToList();
         // What one engine teaches of new failures moves every engine's chance a little: told anew with its own line, and each day.
-        var hazard = stale.Count == 0 ? default : await HazardAsync(data);
+        var hazard = stale.Count == 0 ? default : await HazardAsync(data, cancelled);
         foreach (var chunk in stale.Chunk(500))
         {
-            var rows = await data.Outlooks.AsNoTracking().Where(o => chunk.Contains(o.EngineId)).Select(o => new { o.EngineId, o.Version, o.Fingerprint, o.Content }).ToListAsync();
+            var rows = await data.Outlooks.AsNoTracking().Where(o => chunk.Contains(o.EngineId)).Select(o => new { o.EngineId, o.Version, o.Fingerprint, o.Content }).ToListAsync(cancelled);
             foreach (var row in rows) lines[row.EngineId] = (row.Version, row.Fingerprint, today, Line.Of(OutlookContent.Of(row.Content).On(today), today, hazard));
         }
-        var calls = (await data.Calls.AsNoTracking().Where(c => c.ClosedAt == null && (only == null || c.EngineId == only)).OrderBy(c => c.At).ToListAsync()).ToLookup(c => c.EngineId);
-        var open = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Open && (only == null || v.EngineId == only)).ToDictionaryAsync(v => v.EngineId, v => v.Id);
+        var calls = (await data.Calls.AsNoTracking().Where(c => c.ClosedAt == null && (only == null || c.EngineId == only)).OrderBy(c => c.At).ToListAsync(cancelled)).ToLookup(c => c.EngineId);
+        var open = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Open && (only == null || v.EngineId == only)).ToDictionaryAsync(v => v.EngineId, v => v.Id, cancelled);
         var all = heads.Where(h => lines.ContainsKey(h.EngineId)).Select(h => Row(h, calls[h.EngineId].Any() ? lines[h.EngineId].Line.With([.. calls[h.EngineId]], today) : lines[h.EngineId].Line, [.. calls[h.EngineId]], open.TryGetValue(h.EngineId, out var visit) ? visit : null));
         return [.. ByUrgency(all)];
     }
 
-    private static async Task<FleetHazard> HazardAsync(ZeroDriftContext data) =>
-        (await data.TypeFits.AsNoTracking().Select(f => f.Learned).ToListAsync()).Select(l => LearnedContent.Of(l).Hazard).Aggregate(default(FleetHazard), (sum, h) => sum.Plus(h));
+    private static async Task<FleetHazard> HazardAsync(ZeroDriftContext data, CancellationToken cancelled = default) =>
+        (await data.TypeFits.AsNoTracking().Select(f => f.Learned).ToListAsync(cancelled)).Select(l => LearnedContent.Of(l).Hazard).Aggregate(default(FleetHazard), (sum, h) => sum.Plus(h));
 
     /// <summary>Most urgent first: findings, tight before loose, then by the day the deciding rule falls on.</summary>
     private static IEnumerable<DueRow> ByUrgency(IEnumerable<DueRow> rows) => rows

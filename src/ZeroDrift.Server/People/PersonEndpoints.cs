@@ -29,8 +29,8 @@ internal static class PersonEndpoints
         people.MapPut("/{id:guid}", Change).WithName("change-person").Refuses(400, 404, 409, 503);
     }
 
-    public static async Task<IReadOnlyList<PersonResponse>> List(ZeroDriftContext data, bool archived = false) =>
-        [.. (await data.People.AsNoTracking().Where(p => archived || p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync()).Select(PersonResponse.Of)];
+    public static async Task<IReadOnlyList<PersonResponse>> List(ZeroDriftContext data, CancellationToken cancelled, bool archived = false) =>
+        [.. (await data.People.AsNoTracking().Where(p => archived || p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync(cancelled)).Select(PersonResponse.Of)];
 
     public static async Task<Results<Created<PersonResponse>, Ok<PersonResponse>>> Add(PersonCreateRequest request, WriteGate gate, CancellationToken cancelled)
     {

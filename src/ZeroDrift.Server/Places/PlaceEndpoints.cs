@@ -27,13 +27,13 @@ internal static class PlaceEndpoints
         machines.MapPut("/{id:guid}", ChangeMachine).WithName("change-machine").Refuses(400, 404, 409, 503);
     }
 
-    public static async Task<IReadOnlyList<SiteResponse>> Sites(ZeroDriftContext data) =>
-        await data.Sites.AsNoTracking().OrderBy(s => s.Name).Select(s => new SiteResponse(s.Id, s.Name, s.TimeZone, s.ArchivedAt != null, data.Machines.Count(m => m.SiteId == s.Id))).ToListAsync();
+    public static async Task<IReadOnlyList<SiteResponse>> Sites(ZeroDriftContext data, CancellationToken cancelled) =>
+        await data.Sites.AsNoTracking().OrderBy(s => s.Name).Select(s => new SiteResponse(s.Id, s.Name, s.TimeZone, s.ArchivedAt != null, data.Machines.Count(m => m.SiteId == s.Id))).ToListAsync(cancelled);
 
-    public static async Task<IReadOnlyList<MachineResponse>> Machines(ZeroDriftContext data)
+    public static async Task<IReadOnlyList<MachineResponse>> Machines(ZeroDriftContext data, CancellationToken cancelled)
     {
-        var engines = (await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.MachineId, e.Id, e.Name }).ToListAsync()).ToLookup(e => e.MachineId);
-        var machines = await data.Machines.AsNoTracking().Include(m => m.Site).OrderBy(m => m.Name).ToListAsync();
+        var engines = (await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.MachineId, e.Id, e.Name }).ToListAsync(cancelled)).ToLookup(e => e.MachineId);
+        var machines = await data.Machines.AsNoTracking().Include(m => m.Site).OrderBy(m => m.Name).ToListAsync(cancelled);
         return [.. machines.Select(m => MachineResponse.Of(m, [.. engines[m.Id].Select(e => new MachineEngine(e.Id, e.Name))]))];
     }
 

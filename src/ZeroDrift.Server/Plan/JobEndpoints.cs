@@ -32,8 +32,8 @@ internal static class JobEndpoints
         jobs.MapPost("/from-due", FromDue).WithName("jobs-from-due").Refuses(400, 503);
     }
 
-    public static async Task<IReadOnlyList<JobResponse>> List(ZeroDriftContext data, Yard yard, FleetDay day, string state = "open") =>
-        await (await JobsView.OfAsync(data, yard, day)).AllAsync(Enum.TryParse<JobState>(state, true, out var asked) && !char.IsDigit(state[0]) ? asked : throw new BadInputException("state", "Ask for open, done or dropped."));
+    public static async Task<IReadOnlyList<JobResponse>> List(ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled, string state = "open") =>
+        await (await JobsView.OfAsync(data, yard, day, cancelled)).AllAsync(Enum.TryParse<JobState>(state, true, out var asked) && !char.IsDigit(state[0]) ? asked : throw new BadInputException("state", "Ask for open, done or dropped."));
 
     public static async Task<Results<Created<JobResponse>, Ok<JobResponse>>> Add(JobOrderRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled)
     {
@@ -93,7 +93,7 @@ internal static class JobEndpoints
             data.Jobs.Add(Job(row.Decides.Rule == DueRule.Finding ? $"Set {string.Join(", ", row.Findings.Take(3).Select(f => f.Point))}" : "Overhead"));
         }
         await data.SaveChangesAsync();
-        return await List(data, yard, day);
+        return await List(data, yard, day, CancellationToken.None);
     }, cancelled);
 
     private static DateOnly? Day(DateOnly? day, string field) =>
@@ -105,10 +105,10 @@ internal static class JobEndpoints
         return new JobPartRow { Name = Given.Text(part.Name, $"parts[{i}].name", "the part", 100), LeadDays = part.LeadDays ?? 0, OrderedOn = Day(part.OrderedOn, $"parts[{i}].orderedOn"), Here = part.Here ?? false };
     }
 
-    private static async Task<JobResponse> OneAsync(ZeroDriftContext data, Guid id, Yard yard, FleetDay day)
+    private static async Task<JobResponse> OneAsync(ZeroDriftContext data, Guid id, Yard yard, FleetDay day, CancellationToken cancelled = default)
     {
-        var row = await data.Jobs.AsNoTracking().Include(j => j.Engine!.EngineType!.Points).Include(j => j.Engine!.Machine!.Site).FirstAsync(j => j.Id == id);
-        return await (await JobsView.OfAsync(data, yard, day)).OneAsync(row, await data.Placements.Where(p => p.JobId == id).Select(p => (DateOnly?)p.Date).FirstOrDefaultAsync());
+        var row = await data.Jobs.AsNoTracking().Include(j => j.Engine!.EngineType!.Points).Include(j => j.Engine!.Machine!.Site).FirstAsync(j => j.Id == id, cancelled);
+        return await (await JobsView.OfAsync(data, yard, day, cancelled)).OneAsync(row, await data.Placements.Where(p => p.JobId == id).Select(p => (DateOnly?)p.Date).FirstOrDefaultAsync(cancelled));
     }
 
     private static async Task OntoAsync(ZeroDriftContext data, JobRow row, JobOrderRequest request)

@@ -22,8 +22,8 @@ internal sealed class JobsView
 
     private JobsView(ZeroDriftContext data, DateOnly today, Dictionary<Guid, DueRow> rows) => (this.data, this.today, this.rows) = (data, today, rows);
 
-    public static async Task<JobsView> OfAsync(ZeroDriftContext data, Yard yard, FleetDay day) =>
-        new(data, day.Today, (await yard.AllAsync(data)).ToDictionary(r => r.EngineId));
+    public static async Task<JobsView> OfAsync(ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled = default) =>
+        new(data, day.Today, (await yard.AllAsync(data, cancelled: cancelled)).ToDictionary(r => r.EngineId));
 
     /// <summary>The yard's lines, by engine.</summary>
     public IReadOnlyDictionary<Guid, DueRow> Rows => rows;

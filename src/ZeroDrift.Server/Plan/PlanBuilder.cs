@@ -39,24 +39,24 @@ internal sealed class PlanBuilder
     public IReadOnlyList<JobResponse> InPlan { get; private set; } = [];
 
     /// <summary>Everything that is open, from a day on.</summary>
-    public static async Task<PlanBuilder> OfAsync(ZeroDriftContext data, JobsView jobs, DateOnly from, int days, double seconds = 10, Guid? asked = null)
+    public static async Task<PlanBuilder> OfAsync(ZeroDriftContext data, JobsView jobs, DateOnly from, int days, double seconds = 10, Guid? asked = null, CancellationToken cancelled = default)
     {
         var plan = new PlanBuilder(from, days);
-        var away = await data.Away.AsNoTracking().Where(a => a.To >= from).ToListAsync();
-        var persons = (await data.People.AsNoTracking().Where(p => p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync()).Where(p => p.WeekHours.Sum() > 0).ToList();
+        var away = await data.Away.AsNoTracking().Where(a => a.To >= from).ToListAsync(cancelled);
+        var persons = (await data.People.AsNoTracking().Where(p => p.ArchivedAt == null).OrderBy(p => p.Name).ToListAsync(cancelled)).Where(p => p.WeekHours.Sum() > 0).ToList();
         plan.Mechanics = [.. persons.Select(p => new PlanPerson(p.Id, p.Name, p.Skills, p.WeekHours, [.. Enumerable.Range(0, days).Select(d => HoursOn(p, from.AddDays(d), away))]))];
         foreach (var person in persons) plan.names[person.Id] = person.Name;
         plan.Jobs = await jobs.AllAsync(JobState.Open);
         var end = from.AddDays(days);
-        plan.Placements = await data.Placements.AsNoTracking().ToListAsync();
+        plan.Placements = await data.Placements.AsNoTracking().ToListAsync(cancelled);
         var byHand = plan.Placements.Where(p => p.Pinned).Select(p => p.JobId).ToHashSet();
-        plan.Roads = await data.Roads.AsNoTracking().Join(data.Sites, r => r.FromId, s => s.Id, (r, s) => new { r, From = s.Name }).Join(data.Sites, r => r.r.ToId, s => s.Id, (r, s) => new RoadResponse(r.r.FromId, r.r.ToId, r.From, s.Name, r.r.Hours)).ToListAsync();
+        plan.Roads = await data.Roads.AsNoTracking().Join(data.Sites, r => r.FromId, s => s.Id, (r, s) => new { r, From = s.Name }).Join(data.Sites, r => r.r.ToId, s => s.Id, (r, s) => new RoadResponse(r.r.FromId, r.r.ToId, r.From, s.Name, r.r.Hours)).ToListAsync(cancelled);
         plan.InPlan = [.. plan.Jobs.Where(j => asked == j.Id || byHand.Contains(j.Id) || j.DueDate is null || j.DueDate < end)];
         // An engine with one job is called by its own name.
         foreach (var jobsOfOne in plan.InPlan.GroupBy(j => j.EngineId))
             foreach (var job in jobsOfOne) plan.names[job.Id] = jobsOfOne.Count() == 1 ? job.Engine : $"{job.Engine}, {job.Title}";
-        var engines = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.Id, e.MachineId, e.StandbyGroupId }).ToDictionaryAsync(e => e.Id);
-        var groups = await data.StandbyGroups.AsNoTracking().ToDictionaryAsync(g => g.Id);
+        var engines = await data.Engines.AsNoTracking().Where(e => e.ArchivedAt == null).Select(e => new { e.Id, e.MachineId, e.StandbyGroupId }).ToDictionaryAsync(e => e.Id, cancelled);
+        var groups = await data.StandbyGroups.AsNoTracking().ToDictionaryAsync(g => g.Id, cancelled);
         foreach (var group in groups.Values) plan.names[group.Id] = group.Name;
         plan.Request = new ScheduleRequest(
             days,
@@ -64,7 +64,7 @@ internal sealed class PlanBuilder
             [.. plan.InPlan.Select(j => plan.Job(j, engines[j.EngineId].StandbyGroupId is { } g && groups.ContainsKey(g) ? Key(g) : null, [.. away.Where(a => !a.LaidUp && a.MachineId == engines[j.EngineId].MachineId)]))])
         {
             GroupLimits = groups.Values.ToDictionary(g => Key(g.Id), g => g.MostOut),
-            ToolCounts = await data.Tools.AsNoTracking().ToDictionaryAsync(t => t.Name, t => t.Count),
+            ToolCounts = await data.Tools.AsNoTracking().ToDictionaryAsync(t => t.Name, t => t.Count, cancelled),
             TravelHours = [.. plan.Roads.Select(r => new Road(r.From, r.To, r.Hours))],
             SiteChangeCost = SiteChange,
             UnplacedCost = Unplaced,

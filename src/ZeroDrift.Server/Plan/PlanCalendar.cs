@@ -1,4 +1,5 @@
 using Ical.Net;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Data;
 using ZeroDrift.Server.Calendars;
@@ -9,17 +10,17 @@ namespace ZeroDrift.Server.Plan;
 /// <summary>The published plan as a calendar (RFC 5545), of one person, one machine or all: a file, and a feed to subscribe to.</summary>
 internal static class PlanCalendar
 {
-    public static async Task<IResult> WriteAsync(ZeroDriftContext data, Guid? person = null, Guid? machine = null, int? version = null)
+    public static async Task<ContentHttpResult> WriteAsync(ZeroDriftContext data, CancellationToken cancelled, Guid? person = null, Guid? machine = null, int? version = null)
     {
-        if (person is { } p && !await data.People.AnyAsync(x => x.Id == p)) throw new NotFoundException("There is no such person.");
-        if (machine is { } m && !await data.Machines.AnyAsync(x => x.Id == m)) throw new NotFoundException("There is no such machine.");
-        var published = await data.PlanVersions.AsNoTracking().Where(v => version == null || v.Number == version).OrderByDescending(v => v.Number).FirstOrDefaultAsync();
+        if (person is { } p && !await data.People.AnyAsync(x => x.Id == p, cancelled)) throw new NotFoundException("There is no such person.");
+        if (machine is { } m && !await data.Machines.AnyAsync(x => x.Id == m, cancelled)) throw new NotFoundException("There is no such machine.");
+        var published = await data.PlanVersions.AsNoTracking().Where(v => version == null || v.Number == version).OrderByDescending(v => v.Number).FirstOrDefaultAsync(cancelled);
         if (version is not null && published is null) throw new NotFoundException("There is no such plan.");
         var calendar = new CalendarFile("Plan");
         if (published is not null)
         {
-            var people = await data.People.AsNoTracking().ToDictionaryAsync(x => x.Id, x => x.Name);
-            var jobs = await data.Jobs.AsNoTracking().Include(j => j.Engine!.Machine!.Site).ToDictionaryAsync(j => j.Id);
+            var people = await data.People.AsNoTracking().ToDictionaryAsync(x => x.Id, x => x.Name, cancelled);
+            var jobs = await data.Jobs.AsNoTracking().Include(j => j.Engine!.Machine!.Site).ToDictionaryAsync(j => j.Id, cancelled);
             foreach (var at in PlanEndpoints.Read(published).Where(at => (person is null || at.PersonId == person || at.MateId == person) && (machine is null || jobs[at.JobId].Engine!.MachineId == machine)))
             {
                 var job = jobs[at.JobId];

@@ -39,13 +39,13 @@ internal static class PlanEndpoints
         plan.MapGet("/calendar.ics", PlanCalendar.WriteAsync).WithName("get-plan-calendar").Produces<string>(200, "text/calendar").Refuses(404);
     }
 
-    public static async Task<PlanResponse> Get(ZeroDriftContext data, Yard yard, FleetDay day, PlanRuns runs, DateOnly? from = null, int days = UsualDays)
+    public static async Task<PlanResponse> Get(ZeroDriftContext data, Yard yard, FleetDay day, PlanRuns runs, CancellationToken cancelled, DateOnly? from = null, int days = UsualDays)
     {
-        var lines = await JobsView.OfAsync(data, yard, day);
-        var plan = await BuildAsync(data, lines, day, from, days);
-        var published = await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).FirstOrDefaultAsync();
+        var lines = await JobsView.OfAsync(data, yard, day, cancelled);
+        var plan = await BuildAsync(data, lines, day, from, days, cancelled: cancelled);
+        var published = await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).FirstOrDefaultAsync(cancelled);
         var open = plan.Jobs.Select(j => j.Id).ToHashSet();
-        var engines = await data.Engines.AsNoTracking().Where(e => e.StandbyGroupId != null).Select(e => new { e.Id, e.StandbyGroupId }).ToListAsync();
+        var engines = await data.Engines.AsNoTracking().Where(e => e.StandbyGroupId != null).Select(e => new { e.Id, e.StandbyGroupId }).ToListAsync(cancelled);
         var draft = plan.Placements.Where(p => open.Contains(p.JobId)).ToList();
         return new PlanResponse
         {
@@ -59,8 +59,8 @@ internal static class PlanEndpoints
             Broken = plan.Broken(),
             CheapMoments = CheapMoments(plan, lines.Rows),
             Away = await AwayAsync(data, plan.From),
-            Groups = [.. (await data.StandbyGroups.AsNoTracking().OrderBy(g => g.Name).ToListAsync()).Select(g => new GroupResponse(g.Id, g.Name, g.MostOut, [.. engines.Where(e => e.StandbyGroupId == g.Id).Select(e => e.Id)]))],
-            Tools = await data.Tools.AsNoTracking().OrderBy(t => t.Name).Select(t => new ToolResponse(t.Id, t.Name, t.Count)).ToListAsync(),
+            Groups = [.. (await data.StandbyGroups.AsNoTracking().OrderBy(g => g.Name).ToListAsync(cancelled)).Select(g => new GroupResponse(g.Id, g.Name, g.MostOut, [.. engines.Where(e => e.StandbyGroupId == g.Id).Select(e => e.Id)]))],
+            Tools = await data.Tools.AsNoTracking().OrderBy(t => t.Name).Select(t => new ToolResponse(t.Id, t.Name, t.Count)).ToListAsync(cancelled),
             Roads = plan.Roads,
             Run = runs.State,
             Published = published is null ? null : Response(published),
@@ -83,9 +83,9 @@ internal static class PlanEndpoints
         return runs.State;
     }
 
-    public static async Task<CheckResponse> Check(CheckRequest request, ZeroDriftContext data, Yard yard, FleetDay day)
+    public static async Task<CheckResponse> Check(CheckRequest request, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled)
     {
-        var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date, request.JobId);
+        var plan = await BuildAsync(data, yard, day, null, UsualDays, request.Date, request.JobId, cancelled);
         return Checked(plan, request.JobId, request.PersonId, request.Date);
     }
 
@@ -126,8 +126,8 @@ internal static class PlanEndpoints
         return Response(row);
     }, cancelled);
 
-    public static async Task<IReadOnlyList<VersionResponse>> Versions(ZeroDriftContext data) =>
-        [.. (await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).Take(100).ToListAsync()).Select(Response)];
+    public static async Task<IReadOnlyList<VersionResponse>> Versions(ZeroDriftContext data, CancellationToken cancelled) =>
+        [.. (await data.PlanVersions.AsNoTracking().OrderByDescending(v => v.Number).Take(100).ToListAsync(cancelled)).Select(Response)];
 
     internal static PlacementResponse Response(PlacementRow p) => new(p.JobId, p.PersonId, p.MateId, p.Date, p.LastDate, p.Pinned, p.Because);
 
@@ -141,9 +141,9 @@ internal static class PlanEndpoints
     }
 
     /// <summary>What would have to give way for a job to fit where the others stand, smallest first.</summary>
-    public static async Task<IReadOnlyList<ReleaseResponse>> Releases(Guid jobId, ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from = null, int days = UsualDays)
+    public static async Task<IReadOnlyList<ReleaseResponse>> Releases(Guid jobId, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled, DateOnly? from = null, int days = UsualDays)
     {
-        var plan = await BuildAsync(data, yard, day, from, days, asked: jobId);
+        var plan = await BuildAsync(data, yard, day, from, days, asked: jobId, cancelled: cancelled);
         return [.. Release.For(plan.Request, plan.Standing(), plan.Pinned(), plan.JobKey(jobId)).Select(r => new ReleaseResponse(r.What, Guid.Parse(r.Technician), plan.Date(r.Day)))];
     }
 
@@ -161,10 +161,10 @@ internal static class PlanEndpoints
                    select new CheapMomentResponse(opening.EngineId, opening.Engine, opening.Id, opening.Title, date.Value, due.Value, overhead?.Id)];
     }
 
-    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null, Guid? asked = null) =>
-        await BuildAsync(data, await JobsView.OfAsync(data, yard, day), day, from, days, reaching, asked);
+    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, Yard yard, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null, Guid? asked = null, CancellationToken cancelled = default) =>
+        await BuildAsync(data, await JobsView.OfAsync(data, yard, day, cancelled), day, from, days, reaching, asked, cancelled);
 
-    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, JobsView lines, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null, Guid? asked = null)
+    private static async Task<PlanBuilder> BuildAsync(ZeroDriftContext data, JobsView lines, FleetDay day, DateOnly? from, int days, DateOnly? reaching = null, Guid? asked = null, CancellationToken cancelled = default)
     {
         if (days is < 1 or > 186) throw new BadInputException("days", "Look at 1 to 186 days.");
         var start = Within(from ?? day.Today, "from", day);
@@ -173,7 +173,7 @@ internal static class PlanEndpoints
             if (date < start) throw new BadInputException("date", "That day is past; choose today or later.");
             days = Math.Clamp(date.DayNumber - start.DayNumber + UsualDays, days, 366);
         }
-        return await PlanBuilder.OfAsync(data, lines, start, days, asked: asked);
+        return await PlanBuilder.OfAsync(data, lines, start, days, asked: asked, cancelled: cancelled);
     }
 
     private static CheckResponse Checked(PlanBuilder plan, Guid? jobId, Guid? personId, DateOnly? date)

@@ -14,11 +14,11 @@ internal static class PlanOutlook
     /// <summary>A week fuller than this leaves no room for what breaks.</summary>
     private const double Full = 0.85;
 
-    public static async Task<PlanOutlookResponse> OfAsync(ZeroDriftContext data, Yard yard, FleetDay day, PlanRuns runs)
+    public static async Task<PlanOutlookResponse> OfAsync(ZeroDriftContext data, Yard yard, FleetDay day, PlanRuns runs, CancellationToken cancelled = default)
     {
         var until = day.Today.AddDays(7 * Weeks);
-        var jobs = await JobsView.OfAsync(data, yard, day);
-        var plan = await PlanBuilder.OfAsync(data, jobs, day.Today, 7 * Weeks);
+        var jobs = await JobsView.OfAsync(data, yard, day, cancelled);
+        var plan = await PlanBuilder.OfAsync(data, jobs, day.Today, 7 * Weeks, cancelled: cancelled);
         var due = jobs.Rows.Values.Where(r => r.Decides is { Rule: not DueRule.Nothing, Date: { } date } && date <= until).Select(r => r.EngineId).ToHashSet();
         var time = plan.InPlan.ToDictionary(j => j.Id, j => j.Time.Middle);
         var overloaded = from person in plan.Mechanics

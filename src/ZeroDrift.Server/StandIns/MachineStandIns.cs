@@ -27,10 +27,10 @@ internal static class MachineStandIns
 
     private sealed record Machine(string Name, string Serial, string Type, double Hours);
 
-    private static async Task<IReadOnlyList<Machine>> MachinesAsync(ZeroDriftContext data, FleetDay day)
+    private static async Task<IReadOnlyList<Machine>> MachinesAsync(ZeroDriftContext data, FleetDay day, CancellationToken cancelled = default)
     {
-        var plates = await data.Engines.AsNoTracking().Where(e => e.SerialNumber != null).Select(e => new { e.Id, e.SerialNumber, Type = e.EngineType!.Code }).ToDictionaryAsync(e => e.Id);
-        return [.. (await HoursEndpoints.Round(data, day)).Where(l => l.ExpectedHours is not null && plates.ContainsKey(l.EngineId)).OrderBy(l => l.Engine, StringComparer.Ordinal)
+        var plates = await data.Engines.AsNoTracking().Where(e => e.SerialNumber != null).Select(e => new { e.Id, e.SerialNumber, Type = e.EngineType!.Code }).ToDictionaryAsync(e => e.Id, cancelled);
+        return [.. (await HoursEndpoints.Round(data, day, cancelled)).Where(l => l.ExpectedHours is not null && plates.ContainsKey(l.EngineId)).OrderBy(l => l.Engine, StringComparer.Ordinal)
             .Select(l => new Machine(l.Engine, plates[l.EngineId].SerialNumber!, plates[l.EngineId].Type, Math.Round(l.ExpectedHours!.Value, 1)))];
     }
 

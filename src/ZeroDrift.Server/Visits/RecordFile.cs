@@ -49,11 +49,11 @@ internal static class RecordFile
         api.MapPost("/record-files/check", Check).WithTags("Visits").WithName("check-record-file").Accepts<JsonObject>("application/json").Refuses(400, 413);
     }
 
-    public static async Task<FileContentHttpResult> Get(Guid visitId, ZeroDriftContext data)
+    public static async Task<FileContentHttpResult> Get(Guid visitId, ZeroDriftContext data, CancellationToken cancelled)
     {
         var stored = await VisitReader.LoadAsync(data, visitId) ?? throw new NotFoundException("There is no such visit: nobody has opened it.", RefusalCode.NotOpened);
         if (stored.Visit.State != VisitState.Signed) throw new ConflictException("notSigned", "visitId", "It is not signed yet: a record's file is written of what stands.");
-        var record = await OfAsync(data, visitId, stored, Format);
+        var record = await OfAsync(data, visitId, stored, Format, cancelled);
         var file = new JsonObject { ["format"] = Format, ["record"] = record, ["fingerprint"] = new JsonObject { ["algorithm"] = "sha-256 of the canonical JSON of record: members sorted by name, no white space, UTF-8", ["value"] = Fingerprint(record) } };
         var name = $"record {stored.Context.Record.Engine.Name} {stored.Row.Date:yyyy-MM-dd}.json";
         return TypedResults.File(Encoding.UTF8.GetBytes(file.ToJsonString(new JsonSerializerOptions(ContractJson.Rules) { WriteIndented = true })), "application/json", string.Join('_', name.Split(Path.GetInvalidFileNameChars())));
@@ -96,10 +96,10 @@ internal static class RecordFile
     }
 
     /// <summary>What the file holds: what a reader must know to trust it, in words that need no program.</summary>
-    private static async Task<JsonObject> OfAsync(ZeroDriftContext data, Guid visitId, StoredVisit stored, string? format)
+    private static async Task<JsonObject> OfAsync(ZeroDriftContext data, Guid visitId, StoredVisit stored, string? format, CancellationToken cancelled = default)
     {
         var (visit, context) = (stored.Visit, stored.Context.Record);
-        var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
+        var people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name, cancelled);
         string? Name(Guid? id) => id is { } known ? people.GetValueOrDefault(known) ?? context.People.FirstOrDefault(p => p.Id == known)?.Name : null;
         var sheet = SheetMapping.Of(visit, context);
         return new JsonObject

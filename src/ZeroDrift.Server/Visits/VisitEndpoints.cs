@@ -35,7 +35,7 @@ internal static class VisitEndpoints
     }
 
     /// <summary>Visits by engine and by state, the newest first.</summary>
-    public static async Task<VisitListResponse> List(ZeroDriftContext data, bool? open, Guid? engineId, int? skip, int? take)
+    public static async Task<VisitListResponse> List(ZeroDriftContext data, bool? open, Guid? engineId, int? skip, int? take, CancellationToken cancelled)
     {
         var query = data.Visits.AsNoTracking();
         if (open == true) query = query.Where(v => v.State == VisitState.Open);
@@ -44,13 +44,13 @@ internal static class VisitEndpoints
         var (from, most) = Paging.Of(skip, take, 200);
         return new VisitListResponse([.. await query.OrderByDescending(v => v.Key).Skip(from).Take(most).Select(v => new VisitSummary(
             v.Id, v.EngineId, v.Engine!.Name, v.Engine.Machine!.Site!.Name, v.Job, v.Date, v.State, v.Head, v.ShownHours,
-            data.People.Where(p => p.Id == v.OpenedBy).Select(p => p.Name).FirstOrDefault(), v.OpenedAt, v.Measured, v.PointCount)).ToListAsync()]);
+            data.People.Where(p => p.Id == v.OpenedBy).Select(p => p.Name).FirstOrDefault(), v.OpenedAt, v.Measured, v.PointCount)).ToListAsync(cancelled)]);
     }
 
-    public static async Task<VisitRecord> Get(Guid visitId, ZeroDriftContext data, FleetDay day)
+    public static async Task<VisitRecord> Get(Guid visitId, ZeroDriftContext data, FleetDay day, CancellationToken cancelled)
     {
         var stored = await VisitReader.LoadAsync(data, visitId) ?? throw NotThere();
-        var refused = await data.RefusedEntries.AsNoTracking().Where(r => r.VisitId == visitId).ToListAsync();
+        var refused = await data.RefusedEntries.AsNoTracking().Where(r => r.VisitId == visitId).ToListAsync(cancelled);
         return VisitRecord.Of(visitId, stored.Visit, stored.Row.Head) with
         {
             Refused = [.. refused.OrderBy(r => r.ReceivedAt).Select(Refused)],
@@ -64,11 +64,11 @@ internal static class VisitEndpoints
         };
     }
 
-    public static async Task<EntriesResponse> Entries(Guid visitId, ZeroDriftContext data, int? after)
+    public static async Task<EntriesResponse> Entries(Guid visitId, ZeroDriftContext data, int? after, CancellationToken cancelled)
     {
-        var key = await data.Visits.AsNoTracking().Where(v => v.Id == visitId).Select(v => (long?)v.Key).FirstOrDefaultAsync() ?? throw NotThere();
+        var key = await data.Visits.AsNoTracking().Where(v => v.Id == visitId).Select(v => (long?)v.Key).FirstOrDefaultAsync(cancelled) ?? throw NotThere();
         var from = after ?? 0;
-        var rows = await data.Entries.AsNoTracking().Where(e => e.VisitKey == key && e.Sequence > from).OrderBy(e => e.Sequence).ToListAsync();
+        var rows = await data.Entries.AsNoTracking().Where(e => e.VisitKey == key && e.Sequence > from).OrderBy(e => e.Sequence).ToListAsync(cancelled);
         return new EntriesResponse([.. rows.Select(VisitReader.Exchanged)]);
     }
 
@@ -110,10 +110,10 @@ internal static class VisitEndpoints
         return made ? TypedResults.Created($"/api/blobs/{hash}") : TypedResults.NoContent();
     }
 
-    public static async Task<FileContentHttpResult> GetBlob(string hash, ZeroDriftContext data)
+    public static async Task<FileContentHttpResult> GetBlob(string hash, ZeroDriftContext data, CancellationToken cancelled)
     {
         var key = hash.ToLowerInvariant();
-        var blob = await data.Blobs.AsNoTracking().FirstOrDefaultAsync(b => b.Hash == key) ?? throw new NotFoundException("There is no such blob yet.");
+        var blob = await data.Blobs.AsNoTracking().FirstOrDefaultAsync(b => b.Hash == key, cancelled) ?? throw new NotFoundException("There is no such blob yet.");
         return TypedResults.File(blob.Content, blob.ContentType);
     }
 

@@ -17,17 +17,17 @@ internal static class AheadEndpoints
 
     public static void MapShimsAhead(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/engines/{id:guid}/left", (Guid id, ZeroDriftContext data, FleetDay day) => LeftView.OfAsync(id, data, day)).WithTags("Engines").WithName("engine-left").Refuses(404);
+        api.MapGet("/engines/{id:guid}/left", LeftView.OfAsync).WithTags("Engines").WithName("engine-left").Refuses(404);
         api.MapGet("/engines/{id:guid}/shims", OfEngine).WithTags("Shims").WithName("engine-shims").Refuses(404);
         api.MapGet("/sites/{id:guid}/shims-to-hold", OfSite).WithTags("Shims").WithName("site-shims").Refuses(404);
     }
 
-    public static async Task<EngineShimsResponse> OfEngine(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
+    public static async Task<EngineShimsResponse> OfEngine(Guid id, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled)
     {
-        var row = (await yard.AllAsync(data, id)).FirstOrDefault() ?? throw new NotFoundException("There is no such engine.");
+        var row = (await yard.AllAsync(data, id, cancelled)).FirstOrDefault() ?? throw new NotFoundException("There is no such engine.");
         var shims = await ShimsAhead.LoadAsync(data, id, day.Today) ?? throw new NotFoundException($"{row.Name} has no shims.");
         var due = Due(row, day.At(id), MostDays);
-        var decided = Decided(await ShimJobEndpoints.List(data, id, true), id);
+        var decided = Decided(await ShimJobEndpoints.List(data, id, true, cancelled), id);
         var after = shims.After(HoursUntil(row, due ?? day.At(id), day.At(id))).Where(p => !decided.Contains(p.Point)).ToList();
         return new EngineShimsResponse
         {
@@ -37,20 +37,20 @@ internal static class AheadEndpoints
             Carry = [.. ShimForecast.Of(after).Select(s => new SizeWantedResponse(s.SizeMm, s.Odds, s.Expected, s.Points))],
             NotKnown = [.. shims.Points.Select(p => p.Point).Except(after.Select(a => a.Point)).Except(decided)],
             Decided = decided,
-            JobId = await data.ShimJobs.AsNoTracking().Where(j => j.Places.Any(p => data.Visits.Any(v => v.Id == p.VisitId && v.EngineId == id)) && j.Events.All(e => e.Kind != Data.Model.ShimJobEventKind.Dropped)).OrderByDescending(j => j.MadeAt).Select(j => (Guid?)j.Id).FirstOrDefaultAsync(),
+            JobId = await data.ShimJobs.AsNoTracking().Where(j => j.Places.Any(p => data.Visits.Any(v => v.Id == p.VisitId && v.EngineId == id)) && j.Events.All(e => e.Kind != Data.Model.ShimJobEventKind.Dropped)).OrderByDescending(j => j.MadeAt).Select(j => (Guid?)j.Id).FirstOrDefaultAsync(cancelled),
         };
     }
 
     /// <summary>For every engine of a site that falls due within a year, with what its drawers hold.</summary>
-    public static async Task<SiteShimsResponse> OfSite(Guid id, ZeroDriftContext data, Yard yard, FleetDay day)
+    public static async Task<SiteShimsResponse> OfSite(Guid id, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled)
     {
-        var site = await data.Sites.AsNoTracking().FirstOrDefaultAsync(s => s.Id == id) ?? throw new NotFoundException("There is no such site.");
+        var site = await data.Sites.AsNoTracking().FirstOrDefaultAsync(s => s.Id == id, cancelled) ?? throw new NotFoundException("There is no such site.");
         var until = day.Today.AddYears(1);
         var wants = new List<(ShimSort Sort, PointAtNext Point)>();
         var (engines, notKnown) = (new List<string>(), new List<string>());
-        var rows = (await yard.AllAsync(data)).Where(r => r.Site == site.Name).ToList();
+        var rows = (await yard.AllAsync(data, cancelled: cancelled)).Where(r => r.Site == site.Name).ToList();
         var ahead = await ShimsAhead.LoadAsync(data, [.. rows.Select(r => r.EngineId)], day.Today);
-        var jobs = await ShimJobEndpoints.List(data, null, true);
+        var jobs = await ShimJobEndpoints.List(data, null, true, cancelled);
         foreach (var row in rows)
         {
             var today = day.At(row.EngineId);
@@ -60,7 +60,7 @@ internal static class AheadEndpoints
             wants.AddRange(after.Select(p => (ShimSort.Of(shims.Access, shims.Type.Facts.ShimDiameterMm), p)));
             (after.Count + decided.Count > 0 ? engines : notKnown).Add(row.Name);
         }
-        var drawers = await data.ShimDrawers.AsNoTracking().Where(d => d.SiteId == id && d.ClosedAt == null).Select(d => d.Id).ToListAsync();
+        var drawers = await data.ShimDrawers.AsNoTracking().Where(d => d.SiteId == id && d.ClosedAt == null).Select(d => d.Id).ToListAsync(cancelled);
         var held = await ShimStock.HeldAsync(data, drawers);
         return new SiteShimsResponse(site.Name, until, engines, notKnown, [.. from size in ShimForecast.Hold(wants)
             let have = held.Where(h => h.Sort.Fits(size.Sort) && Math.Abs(h.SizeMm - size.SizeMm) < 5e-5).Sum(h => h.Count)

@@ -31,17 +31,17 @@ internal sealed class ShimsAhead
     public ShimAccess Access { get; }
 
     /// <summary>Loads one; null where the engine has no shims, or is archived.</summary>
-    public static async Task<ShimsAhead?> LoadAsync(ZeroDriftContext data, Guid engineId, DateOnly today) => (await LoadAsync(data, [engineId], today)).GetValueOrDefault(engineId);
+    public static async Task<ShimsAhead?> LoadAsync(ZeroDriftContext data, Guid engineId, DateOnly today, CancellationToken cancelled = default) => (await LoadAsync(data, [engineId], today, cancelled)).GetValueOrDefault(engineId);
 
     /// <summary>Those of some engines that have shims.</summary>
-    public static async Task<IReadOnlyDictionary<Guid, ShimsAhead>> LoadAsync(ZeroDriftContext data, IReadOnlyCollection<Guid> engineIds, DateOnly today)
+    public static async Task<IReadOnlyDictionary<Guid, ShimsAhead>> LoadAsync(ZeroDriftContext data, IReadOnlyCollection<Guid> engineIds, DateOnly today, CancellationToken cancelled = default)
     {
-        var engines = await data.Engines.AsNoTracking().Where(e => engineIds.Contains(e.Id) && e.ArchivedAt == null).ToListAsync();
+        var engines = await data.Engines.AsNoTracking().Where(e => engineIds.Contains(e.Id) && e.ArchivedAt == null).ToListAsync(cancelled);
         var typeIds = engines.Select(e => e.EngineTypeId).ToHashSet();
-        var types = (await data.WholeTypes.Where(t => typeIds.Contains(t.Id)).ToListAsync()).Where(t => t.Points.Exists(p => p.Adjuster.ShimAccess() is not null)).ToDictionary(t => t.Id);
+        var types = (await data.WholeTypes.Where(t => typeIds.Contains(t.Id)).ToListAsync(cancelled)).Where(t => t.Points.Exists(p => p.Adjuster.ShimAccess() is not null)).ToDictionary(t => t.Id);
         var shimmed = engines.Where(e => types.ContainsKey(e.EngineTypeId)).ToList();
         var ids = shimmed.Select(e => e.Id).ToList();
-        var outlooks = await data.Outlooks.AsNoTracking().Where(o => ids.Contains(o.EngineId)).ToDictionaryAsync(o => o.EngineId, o => OutlookContent.Of(o.Content).On(today));
+        var outlooks = await data.Outlooks.AsNoTracking().Where(o => ids.Contains(o.EngineId)).ToDictionaryAsync(o => o.EngineId, o => OutlookContent.Of(o.Content).On(today), cancelled);
         var history = await ShimHistory.OfAsync(data, ids);
         return shimmed.ToDictionary(e => e.Id, e => new ShimsAhead(e, types[e.EngineTypeId], outlooks[e.Id], [.. history[e.Id]]));
     }

@@ -50,10 +50,10 @@ internal sealed class BenchEngine
     /// <summary>Loads one.</summary>
     /// <exception cref="NotFoundException">No such visit.</exception>
     /// <exception cref="BadInputException">Field <c>visits</c>: no shims there, or given up.</exception>
-    public static async Task<BenchEngine> LoadAsync(ZeroDriftContext data, Guid visitId)
+    public static async Task<BenchEngine> LoadAsync(ZeroDriftContext data, Guid visitId, CancellationToken cancelled = default)
     {
         var stored = await VisitReader.LoadAsync(data, visitId) ?? throw new NotFoundException("There is no such visit: nobody has opened it.");
-        var engine = await data.Engines.AsNoTracking().Include(e => e.Machine!.Site).Include(e => e.EngineType).FirstAsync(e => e.Id == stored.Row.EngineId);
+        var engine = await data.Engines.AsNoTracking().Include(e => e.Machine!.Site).Include(e => e.EngineType).FirstAsync(e => e.Id == stored.Row.EngineId, cancelled);
         var bench = new BenchEngine(stored, engine.Name, engine.Machine!.SiteId, engine.Machine.Site!.Name, engine.EngineType!.Facts.ShimDiameterMm);
         if (bench.Shims.Count == 0) throw new BadInputException("visits", $"{engine.Name} has no shims to decide on.");
         if (stored.Row.State == VisitState.Abandoned) throw new BadInputException("visits", $"The visit of {engine.Name} was given up; its figures decide nothing.");

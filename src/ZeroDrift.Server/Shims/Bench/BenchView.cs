@@ -34,13 +34,13 @@ internal sealed class BenchView
 
     /// <summary>Works it out.</summary>
     /// <exception cref="BadInputException">Visits that cannot share a bench; pins that cannot all hold.</exception>
-    public static async Task<BenchView> OfAsync(ZeroDriftContext data, BenchRequest request)
+    public static async Task<BenchView> OfAsync(ZeroDriftContext data, BenchRequest request, CancellationToken cancelled = default)
     {
         var view = new BenchView(request);
         var ids = request.Visits is { Count: > 0 } given ? given.Distinct().ToList() : throw new BadInputException("visits", "Say which visits: 1 or more.");
         foreach (var id in ids) view.engines.Add(await BenchEngine.LoadAsync(data, id));
         view.CheckShare();
-        view.people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name);
+        view.people = await data.People.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Name, cancelled);
         view.drawers = await view.DrawersAsync(data);
         view.Points = [.. view.engines.SelectMany(e => e.Shims.Select(w => (e, w, view.engines.Count == 1 ? w.Point.Label : $"{e.Name} {w.Point.Label}")))];
         if (view.Points.Count > MostPoints) throw new BadInputException("visits", $"At most {MostPoints} points are decided at once; these have {view.Points.Count}. Take fewer engines together.");
@@ -57,7 +57,7 @@ internal sealed class BenchView
     private IReadOnlyList<double> BuyMm => request.BuyMm ?? [.. engines.SelectMany(e => e.SizesMm).Distinct().Order()];
 
     /// <summary>For the screen.</summary>
-    public async Task<BenchResponse> ResponseAsync(ZeroDriftContext data)
+    public async Task<BenchResponse> ResponseAsync(ZeroDriftContext data, CancellationToken cancelled = default)
     {
         var fromDrawers = FromDrawers();
         var rows = Points.Zip(Bench.Rows).Select(p => Point(p.First.Engine, p.First.Work, p.Second, fromDrawers)).ToList();
@@ -78,8 +78,8 @@ internal sealed class BenchView
             Bought = Bench.Allocation?.Bought ?? 0,
             Moved = Bench.Allocation?.Moved ?? 0,
             DeviationMm = Bench.Allocation?.DeviationMm ?? 0,
-            Others = await OthersAsync(data),
-            JobId = await data.ShimJobs.AsNoTracking().Where(j => j.Places.Any(p => visits.Contains(p.VisitId)) && j.Events.All(e => e.Kind != Data.Model.ShimJobEventKind.Dropped)).OrderByDescending(j => j.MadeAt).Select(j => (Guid?)j.Id).FirstOrDefaultAsync(),
+            Others = await OthersAsync(data, cancelled),
+            JobId = await data.ShimJobs.AsNoTracking().Where(j => j.Places.Any(p => visits.Contains(p.VisitId)) && j.Events.All(e => e.Kind != Data.Model.ShimJobEventKind.Dropped)).OrderByDescending(j => j.MadeAt).Select(j => (Guid?)j.Id).FirstOrDefaultAsync(cancelled),
         };
     }
 
@@ -115,29 +115,29 @@ internal sealed class BenchView
     }
 
     /// <summary>What fits here: the same place, and the same diameter where both are known.</summary>
-    private async Task<IReadOnlyList<DrawerResponse>> DrawersAsync(ZeroDriftContext data)
+    private async Task<IReadOnlyList<DrawerResponse>> DrawersAsync(ZeroDriftContext data, CancellationToken cancelled = default)
     {
         var site = engines[0].Site;
-        var all = (await DrawerEndpoints.List(data)).Where(d => request.Drawers is { } chosen ? chosen.Contains(d.Id) : d.Site == site);
+        var all = (await DrawerEndpoints.List(data, cancelled)).Where(d => request.Drawers is { } chosen ? chosen.Contains(d.Id) : d.Site == site);
         List<DrawerResponse> open = [.. all.Select(d => d with { Held = [.. d.Held.Where(Fits)] })];
-        var tray = await TrayAsync(data);
+        var tray = await TrayAsync(data, cancelled);
         return tray.Held.Count > 0 ? [.. open, tray] : open;
 
         bool Fits(HeldResponse held) => engines.TrueForAll(e => e.Sort.Fits(new ShimSort(held.Access, held.DiameterMm)));
     }
 
     /// <summary>What a job under way has laid out for these engines and nobody has fitted yet: it lies in no drawer, but it is at hand here.</summary>
-    private async Task<DrawerResponse> TrayAsync(ZeroDriftContext data)
+    private async Task<DrawerResponse> TrayAsync(ZeroDriftContext data, CancellationToken cancelled = default)
     {
         var visits = engines.Select(e => e.Stored.Row.Id).ToList();
-        var laid = await data.ShimPlaces.AsNoTracking().Where(p => visits.Contains(p.VisitId) && p.ActId != null && !data.ShimJobEvents.Any(e => e.JobId == p.JobId && e.Kind == Data.Model.ShimJobEventKind.Dropped)).ToListAsync();
+        var laid = await data.ShimPlaces.AsNoTracking().Where(p => visits.Contains(p.VisitId) && p.ActId != null && !data.ShimJobEvents.Any(e => e.JobId == p.JobId && e.Kind == Data.Model.ShimJobEventKind.Dropped)).ToListAsync(cancelled);
         var waiting = laid.Where(p => engines.First(e => e.Stored.Row.Id == p.VisitId).Shims.Any(w => w.Point.Label == p.Point && w.Fitted is null)).GroupBy(p => p.NewMm).OrderBy(g => g.Key);
         return new DrawerResponse(Guid.Empty, "the tray", engines[0].Site, Data.Model.ShimDrawerKind.Place,
             [.. waiting.Select(g => new HeldResponse(engines[0].Access, engines[0].DiameterMm, g.Key, g.Count(), ShimKnownBy.Printed, ShimLedger.Written(g.Key), "mm"))]);
     }
 
     /// <summary>Other engines of the site measured and not closed: open, or with points that wait.</summary>
-    private async Task<IReadOnlyList<BenchOther>> OthersAsync(ZeroDriftContext data)
+    private async Task<IReadOnlyList<BenchOther>> OthersAsync(ZeroDriftContext data, CancellationToken cancelled = default)
     {
         var here = engines.Select(e => e.Stored.Row.EngineId).ToList();
         var site = engines[0].SiteId;
@@ -145,7 +145,7 @@ internal sealed class BenchView
         var found = await data.Visits.AsNoTracking().Where(v => v.Engine!.Machine!.SiteId == site && !here.Contains(v.EngineId) && v.Engine.ArchivedAt == null && v.Measured > 0 && !v.Bench
                 && v.Engine.EngineType!.Points.Any(p => p.Adjuster == kind)
                 && (v.State == VisitState.Open || (v.State == VisitState.Signed && !v.StartsClock && v.Job == JobKind.Overhead)))
-            .OrderByDescending(v => v.Key).Select(v => new { v.Id, v.EngineId, v.Engine!.Name, v.Date, Last = data.Visits.Where(o => o.EngineId == v.EngineId && o.State != VisitState.Abandoned).Max(o => o.Key), v.Key }).ToListAsync();
+            .OrderByDescending(v => v.Key).Select(v => new { v.Id, v.EngineId, v.Engine!.Name, v.Date, Last = data.Visits.Where(o => o.EngineId == v.EngineId && o.State != VisitState.Abandoned).Max(o => o.Key), v.Key }).ToListAsync(cancelled);
         return [.. found.Where(v => v.Key == v.Last).Select(v => new BenchOther(v.Id, v.Name, v.Date))];
     }
 

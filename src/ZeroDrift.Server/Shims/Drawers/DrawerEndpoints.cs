@@ -31,10 +31,10 @@ internal static class DrawerEndpoints
         drawers.MapPost("/{id:guid}/count", Count).WithName("count-shims").Accepts<string>("text/csv", Spreadsheet.MediaType).Produces<CountResponse>().Refuses(400, 404, 415, 503);
     }
 
-    public static async Task<IReadOnlyList<DrawerResponse>> List(ZeroDriftContext data)
+    public static async Task<IReadOnlyList<DrawerResponse>> List(ZeroDriftContext data, CancellationToken cancelled)
     {
         var held = (await ShimStock.HeldAsync(data)).ToLookup(h => h.Drawer);
-        return [.. (await data.ShimDrawers.AsNoTracking().Include(d => d.Site).Where(d => d.ClosedAt == null).OrderBy(d => d.Name).ToListAsync()).Select(d => Response(d, held[d.Id]))];
+        return [.. (await data.ShimDrawers.AsNoTracking().Include(d => d.Site).Where(d => d.ClosedAt == null).OrderBy(d => d.Name).ToListAsync(cancelled)).Select(d => Response(d, held[d.Id]))];
     }
 
     public static async Task<Results<Created<DrawerResponse>, Ok<DrawerResponse>>> Add(DrawerRequest request, WriteGate gate, CancellationToken cancelled)
@@ -60,10 +60,10 @@ internal static class DrawerEndpoints
     }
 
     /// <summary>The newest first.</summary>
-    public static async Task<IReadOnlyList<MovementResponse>> Movements(Guid id, ZeroDriftContext data)
+    public static async Task<IReadOnlyList<MovementResponse>> Movements(Guid id, ZeroDriftContext data, CancellationToken cancelled)
     {
-        if (!await data.ShimDrawers.AnyAsync(d => d.Id == id)) throw new NotFoundException("There is no such drawer.");
-        return [.. (await data.ShimMovements.AsNoTracking().Where(m => m.DrawerId == id).OrderByDescending(m => m.Key).Take(LinesShown).ToListAsync())
+        if (!await data.ShimDrawers.AnyAsync(d => d.Id == id, cancelled)) throw new NotFoundException("There is no such drawer.");
+        return [.. (await data.ShimMovements.AsNoTracking().Where(m => m.DrawerId == id).OrderByDescending(m => m.Key).Take(LinesShown).ToListAsync(cancelled))
             .Select(m => new MovementResponse(m.ActId, m.Kind, m.Access, m.DiameterMm, m.SizeMm, m.Change, m.Counted, m.KnownBy, m.At, m.Who, m.Why))];
     }
 
@@ -100,7 +100,7 @@ internal static class DrawerEndpoints
     }
 
     /// <summary>What a drawer holds, as a table that comes back in as a count.</summary>
-    public static async Task Stock(Guid id, HttpContext context, ZeroDriftContext data)
+    public static async Task Stock(Guid id, HttpContext context, ZeroDriftContext data, CancellationToken cancelled)
     {
         var drawer = await Open(data, id) ?? throw new NotFoundException("There is no such drawer.");
         context.Response.ContentType = "text/csv; charset=utf-8";

@@ -55,7 +55,7 @@ internal static class ShimHappening
         await FitJobs.DropAsync(data, [.. job.Places.Select(p => p.VisitId).Distinct()]);
     }
 
-    private static async Task<Guid> LineAsync(ZeroDriftContext data, Guid drawer, ShimMovementKind kind, double mm, ShimSort sort, ShimJobEventRow happened, string why, ShimKnownBy? known)
+    private static async Task<Guid> LineAsync(ZeroDriftContext data, Guid drawer, ShimMovementKind kind, double mm, ShimSort sort, ShimJobEventRow happened, string why, ShimKnownBy? known, CancellationToken cancelled = default)
     {
         var line = new ShimMovementRow { ActId = Guid.CreateVersion7(), Written = ShimLedger.Written(mm), Unit = "mm", At = happened.At, Who = happened.Who, Why = why };
         await ShimStock.KeepAsync(data, new ShimAct(kind, drawer, mm, 1), sort, line, known);
@@ -63,10 +63,10 @@ internal static class ShimHappening
     }
 
     /// <summary>What the engine of a visit takes.</summary>
-    private static async Task<ShimSort> SortAsync(ZeroDriftContext data, Guid visitId)
+    private static async Task<ShimSort> SortAsync(ZeroDriftContext data, Guid visitId, CancellationToken cancelled = default)
     {
-        var typeId = await data.Visits.AsNoTracking().Where(v => v.Id == visitId).Select(v => v.Engine!.EngineTypeId).FirstAsync();
-        var type = await data.WholeTypes.FirstAsync(t => t.Id == typeId);
+        var typeId = await data.Visits.AsNoTracking().Where(v => v.Id == visitId).Select(v => v.Engine!.EngineTypeId).FirstAsync(cancelled);
+        var type = await data.WholeTypes.FirstAsync(t => t.Id == typeId, cancelled);
         return ShimSort.Of(type.Points.Select(p => p.Adjuster.ShimAccess()).First(a => a is not null)!.Value, type.Facts.ShimDiameterMm);
     }
 }

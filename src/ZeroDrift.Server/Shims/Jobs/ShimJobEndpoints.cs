@@ -26,24 +26,24 @@ internal static class ShimJobEndpoints
     }
 
     /// <summary>The newest first; of one engine, or only those under way.</summary>
-    public static async Task<IReadOnlyList<ShimJobResponse>> List(ZeroDriftContext data, Guid? engineId, bool? open)
+    public static async Task<IReadOnlyList<ShimJobResponse>> List(ZeroDriftContext data, Guid? engineId, bool? open, CancellationToken cancelled)
     {
         var asked = data.ShimJobs.AsNoTracking().Where(j => engineId == null || j.Places.Any(p => data.Visits.Any(v => v.Id == p.VisitId && v.EngineId == engineId)));
         // What is closed is told apart before any visit is read: some engine of an open job has had no clock started since it was measured.
         if (open == true)
             asked = asked.Where(j => j.Events.All(e => e.Kind != ShimJobEventKind.Dropped)
                 && j.Places.Any(p => data.Visits.Any(m => m.Id == p.VisitId && !data.Visits.Any(v => v.EngineId == m.EngineId && v.Key >= m.Key && v.State == Core.Visits.VisitState.Signed && v.StartsClock))));
-        var ids = await asked.OrderByDescending(j => j.MadeAt).Select(j => j.Id).ToListAsync();
+        var ids = await asked.OrderByDescending(j => j.MadeAt).Select(j => j.Id).ToListAsync(cancelled);
         var jobs = new List<ShimJobResponse>();
         foreach (var id in ids)
         {
-            var job = await Get(id, data);
+            var job = await Get(id, data, cancelled);
             if (open != true || job.State is not (Core.Shims.ShimJobState.Closed or Core.Shims.ShimJobState.Dropped)) jobs.Add(job);
         }
         return jobs;
     }
 
-    public static async Task<ShimJobResponse> Get(Guid id, ZeroDriftContext data) => await ShimJobView.OfAsync(data, await Find(data.ShimJobs.AsNoTracking(), id));
+    public static async Task<ShimJobResponse> Get(Guid id, ZeroDriftContext data, CancellationToken cancelled) => await ShimJobView.OfAsync(data, await Find(data.ShimJobs.AsNoTracking(), id), cancelled);
 
     /// <summary>What was seen at the bench stands from now on; what comes out of a drawer is laid out at once.</summary>
     public static async Task<Results<Created<ShimJobResponse>, Ok<ShimJobResponse>>> Decide(ShimJobRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
@@ -52,9 +52,9 @@ internal static class ShimJobEndpoints
         var id = Given.NewId(request.Id);
         var (job, made) = await gate.RunAsync(async data =>
         {
-            if (await data.ShimJobs.AnyAsync(j => j.Id == id)) return (await Get(id, data), false);
+            if (await data.ShimJobs.AnyAsync(j => j.Id == id)) return (await Get(id, data, CancellationToken.None), false);
             await ShimDeciding.DecideAsync(data, request, id, who, day);
-            return (await Get(id, data), true);
+            return (await Get(id, data, CancellationToken.None), true);
         }, cancelled);
         return made ? TypedResults.Created($"/api/shim-jobs/{id}", job) : TypedResults.Ok(job);
     }
@@ -69,25 +69,25 @@ internal static class ShimJobEndpoints
         return await gate.RunAsync(async data =>
         {
             if (await data.ShimJobEvents.AsNoTracking().FirstOrDefaultAsync(e => e.ActId == happened.ActId) is { } stands)
-                return stands.JobId == id && stands.Kind == kind ? await Get(id, data) : throw new ConflictException("differs", "id", "That identifier belongs to something else that happened.");
+                return stands.JobId == id && stands.Kind == kind ? await Get(id, data, CancellationToken.None) : throw new ConflictException("differs", "id", "That identifier belongs to something else that happened.");
             await ShimHappening.KeepAsync(data, await Find(data.ShimJobs, id), happened);
-            return await Get(id, data);
+            return await Get(id, data, CancellationToken.None);
         }, cancelled);
     }
 
-    public static async Task Csv(Guid id, HttpContext context, ZeroDriftContext data)
+    public static async Task Csv(Guid id, HttpContext context, ZeroDriftContext data, CancellationToken cancelled)
     {
-        var job = await Get(id, data);
+        var job = await Get(id, data, cancelled);
         context.Response.ContentType = "text/csv; charset=utf-8";
         await using var text = new StreamWriter(context.Response.Body, new System.Text.UTF8Encoding(true));
         await OrderFile.WriteAsync(job, text);
     }
 
     /// <summary>A draft that any mail program opens and sends.</summary>
-    public static async Task<FileContentHttpResult> Mail(Guid id, ZeroDriftContext data)
+    public static async Task<FileContentHttpResult> Mail(Guid id, ZeroDriftContext data, CancellationToken cancelled)
     {
         var fleet = await data.SettingsAsync();
-        return TypedResults.File(await OrderFile.MailAsync(await Get(id, data), fleet.Name), "message/rfc822", "shim order.eml");
+        return TypedResults.File(await OrderFile.MailAsync(await Get(id, data, cancelled), fleet.Name), "message/rfc822", "shim order.eml");
     }
 
     private static async Task<ShimJobRow> Find(IQueryable<ShimJobRow> jobs, Guid id) =>

@@ -13,14 +13,14 @@ namespace ZeroDrift.Server.Shims.Jobs;
 /// <summary>A shim job as it stands now: what was decided, what happened, and what the visits say of the fitting.</summary>
 internal static class ShimJobView
 {
-    public static async Task<ShimJobResponse> OfAsync(ZeroDriftContext data, ShimJobRow job)
+    public static async Task<ShimJobResponse> OfAsync(ZeroDriftContext data, ShimJobRow job, CancellationToken cancelled = default)
     {
         var fittings = await ShimFittings.OfAsync(data, job);
         var ids = fittings.Values.Select(f => f.Measured.Row.EngineId).ToList();
-        var engines = await data.Engines.AsNoTracking().Where(e => ids.Contains(e.Id)).ToDictionaryAsync(e => e.Id, e => e.Name);
+        var engines = await data.Engines.AsNoTracking().Where(e => ids.Contains(e.Id)).ToDictionaryAsync(e => e.Id, e => e.Name, cancelled);
         var names = fittings.ToDictionary(f => f.Key, f => engines[f.Value.Measured.Row.EngineId]);
-        var drawers = await data.ShimDrawers.AsNoTracking().ToDictionaryAsync(d => d.Id, d => d.Name);
-        var meters = (await data.MeterReadings.AsNoTracking().Where(m => ids.Contains(m.EngineId)).ToListAsync()).ToLookup(m => m.EngineId);
+        var drawers = await data.ShimDrawers.AsNoTracking().ToDictionaryAsync(d => d.Id, d => d.Name, cancelled);
+        var meters = await data.MetersAsync(ids, cancelled);
         var dropped = job.Events.Exists(e => e.Kind == ShimJobEventKind.Dropped);
         var waits = job.Places.Exists(p => p is { Origin: ShimOrigin.Buy, ActId: null });
         var byVisit = new List<ShimJobEngine>();
@@ -52,7 +52,7 @@ internal static class ShimJobView
             Id = job.Id,
             MadeAt = job.MadeAt,
             Who = job.Who,
-            Site = await data.Sites.Where(s => s.Id == job.SiteId).Select(s => s.Name).FirstAsync(),
+            Site = await data.Sites.Where(s => s.Id == job.SiteId).Select(s => s.Name).FirstAsync(cancelled),
             Policy = job.Policy,
             ExpectedOn = job.ExpectedOn,
             DrawerId = job.DrawerId,
