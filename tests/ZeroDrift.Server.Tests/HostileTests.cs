@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Net;
 using System.Net.Http.Headers;
 using System.Reflection;
@@ -30,6 +31,7 @@ public sealed class HostileTests : IDisposable
         var twin = await (await new TwinEngine(server).AddAsync()).OpenAsync();
         var document = await server.GetAsync("/openapi/v1.json");
         var random = new Random(20261125);
+        var unsaid = new SortedSet<string>(StringComparer.Ordinal);
         var ids = new[] { twin.EngineId, twin.TypeId, twin.VisitId, Guid.CreateVersion7(), Guid.Empty };
         foreach (var path in document.GetProperty("paths").EnumerateObject())
         {
@@ -44,9 +46,12 @@ public sealed class HostileTests : IDisposable
                     if (body is not null) request.Content = new StringContent(body, Encoding.UTF8, url.Contains("logbook", StringComparison.Ordinal) ? "text/csv" : "application/json");
                     using var response = await server.Client.SendAsync(request);
                     await AssertAnswered(response, $"{method.Name} {url} {body}");
+                    if (!method.Value.GetProperty("responses").TryGetProperty(((int)response.StatusCode).ToString(CultureInfo.InvariantCulture), out _)) unsaid.Add($"{method.Name} {path.Name} {(int)response.StatusCode}");
                 }
             }
         }
+
+        Assert.True(unsaid.Count == 0, "The document does not say: " + string.Join("; ", unsaid));
 
         T Pick<T>(T[] from) => from[random.Next(from.Length)];
     }

@@ -10018,11 +10018,11 @@ export interface operations {
     };
     "engine-left": {
         parameters: {
-            query: {
-                engineId: string;
-            };
+            query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -13250,6 +13250,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShimJobResponse"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -14,17 +14,17 @@ namespace ZeroDrift.Server.Shims.Ahead;
 /// <summary>How far every seat of an engine has come up, and how much adjustment is left: by its shims, or by what every run took off the gap.</summary>
 internal static class LeftView
 {
-    public static async Task<AdjustmentLeftOfEngine> OfAsync(Guid engineId, ZeroDriftContext data, FleetDay day, CancellationToken cancelled = default)
+    public static async Task<AdjustmentLeftOfEngine> OfAsync(Guid id, ZeroDriftContext data, FleetDay day, CancellationToken cancelled = default)
     {
-        var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == engineId, cancelled) ?? throw new NotFoundException("There is no such engine.");
-        if (await ShimsAhead.LoadAsync(data, engineId, day.Today) is { } shims)
+        var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id, cancelled) ?? throw new NotFoundException("There is no such engine.");
+        if (await ShimsAhead.LoadAsync(data, id, day.Today) is { } shims)
         {
             var series = shims.Type.Facts.ShimSizesMm;
             return new AdjustmentLeftOfEngine(shims.Access, series is { Count: > 0 } ? series.Min() : null, series is { Count: > 0 } ? series.Max() : null, null, shims.Points, shims.Heads);
         }
         var type = await data.WholeTypes.FirstAsync(t => t.Id == engine.EngineTypeId, cancelled);
-        var outlook = await OutlookKeeper.TodayAsync(data, engineId, day.Today, cancelled) ?? throw new NotFoundException($"{engine.Name} is archived.");
-        var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == engineId && v.State == VisitState.Signed && !v.Bench).Include(v => v.Readings).ToListAsync(cancelled);
+        var outlook = await OutlookKeeper.TodayAsync(data, id, day.Today, cancelled) ?? throw new NotFoundException($"{engine.Name} is archived.");
+        var visits = await data.Visits.AsNoTracking().Where(v => v.EngineId == id && v.State == VisitState.Signed && !v.Bench).Include(v => v.Readings).ToListAsync(cancelled);
         var sorted = visits.OrderBy(v => v.TotalHours).ThenBy(v => v.Date).ThenBy(v => v.Key).ToList();
         var points = type.ToCore().Points.Select(p => Screw(p, type, outlook, sorted)).OfType<PointLeft>().ToList();
         return new AdjustmentLeftOfEngine(null, null, null, type.Facts.ScrewFreeMm,

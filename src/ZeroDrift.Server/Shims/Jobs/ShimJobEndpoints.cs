@@ -17,7 +17,7 @@ internal static class ShimJobEndpoints
     public static void MapShimJobs(this IEndpointRouteBuilder api)
     {
         var jobs = api.MapGroup("/shim-jobs").WithTags("Shims");
-        jobs.MapGet("/", List).WithName("list-shim-jobs");
+        jobs.MapGet("/", List).WithName("list-shim-jobs").Refuses(400);
         jobs.MapPost("/", Decide).WithName("decide-shim-job").Refuses(400, 404, 409, 503);
         jobs.MapGet("/{id:guid}", Get).WithName("get-shim-job").Refuses(404);
         jobs.MapPost("/{id:guid}/events", Happen).WithName("add-shim-job-event").Refuses(400, 404, 409, 503);
