@@ -1,7 +1,6 @@
 using System.Text.Json.Serialization;
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Core.Wear;
 

@@ -1,5 +1,4 @@
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Data.Model;

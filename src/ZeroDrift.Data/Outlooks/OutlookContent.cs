@@ -1,10 +1,8 @@
 using System.Text.Json;
 using ZeroDrift.Contract;
-using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
-using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Wear;
 using ZeroDrift.Data.Model;
 

@@ -1,7 +1,6 @@
 using System.Security.Cryptography;
 using System.Text;
 using Microsoft.EntityFrameworkCore;
-using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Wear;

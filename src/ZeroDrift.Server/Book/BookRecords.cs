@@ -1,6 +1,5 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Server.Book;

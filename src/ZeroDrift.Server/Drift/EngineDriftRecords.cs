@@ -1,7 +1,6 @@
 using ZeroDrift.Contract.Visits;
 using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
-using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Outlooks;
 using ZeroDrift.Server.Outlooks;

@@ -1,5 +1,4 @@
 using Microsoft.EntityFrameworkCore;
-using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
