@@ -12,21 +12,26 @@ type Opening = Extract<Entry, { kind: 'opened' }>
 /**
  * Makes a visit ready to be opened: its context on this device, from the server or as it was taken along, and its opening judged by it.
  *
+ * @param openAtServer - The visit that the server had open when it was asked last. It may have been signed since: it stands in no opening's way,
+ * but whatever else speaks against this one, that is said first.
  * @returns The context the opening names.
  * @throws Refusal - what the core says against it, or that the engine was not taken along.
  */
-export async function prepareVisit(visitId: string, opening: Opening, by: string): Promise<string> {
+export async function prepareVisit(
+  visitId: string,
+  opening: Opening,
+  by: string,
+  openAtServer?: string | null,
+): Promise<string> {
   const { contextId, context } = await contextFor(opening.engineId)
   const other = await openHere(opening.engineId)
-  if (other)
-    throw toRefusal({
-      code: 'engineOpen',
-      visitId: other,
-      detail: 'This engine is open already. Go on with that visit.',
-    })
+  if (other) throw engineOpen(other)
   const line = written({ ...opening, contextId }, by)
   const { visit, outcomes } = await fold({ visitId, contextId, context, entries: [], unsent: [line] })
-  if (!visit) throw toRefusal((outcomes[0]?.problem ?? {}) as unknown as Record<string, unknown>)
+  if (!visit)
+    throw openAtServer
+      ? engineOpen(openAtServer)
+      : toRefusal((outcomes[0]?.problem ?? {}) as unknown as Record<string, unknown>)
   // Together: nothing tidies the one away before the other is there.
   const tx = (await store()).transaction(['visits', 'contexts'], 'readwrite')
   void tx.objectStore('contexts').put({ contextId, context })
@@ -35,6 +40,9 @@ export async function prepareVisit(visitId: string, opening: Opening, by: string
   tell({ visitId })
   return contextId
 }
+
+const engineOpen = (visitId: string) =>
+  toRefusal({ code: 'engineOpen', visitId, detail: 'This engine is open already. Go on with that visit.' })
 
 /** The newest there is: the server's, else the one taken along. */
 export async function contextFor(engineId: string): Promise<HeldContext> {

@@ -136,7 +136,7 @@ const form = useForm({
       ...(typed.method && typed.method !== engine.data.value?.type.method ? { method: typed.method } : {}),
       ...(goesOn.value ? { continues: goesOn.value.visitId } : {}),
     }
-    const contextId = await prepareVisit(visitId, opening, typed.person)
+    const contextId = await prepareVisit(visitId, opening, typed.person, engine.data.value?.row.openOverheadId)
     return send.mutateAsync({ visitId, by: typed.person, entries: [{ ...opening, contextId }] })
   },
   then: async () => {
