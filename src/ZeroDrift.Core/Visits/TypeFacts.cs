@@ -16,7 +16,7 @@ public record TypeFacts
     /// <summary>When each cylinder of the firing order fires, degrees; null for an engine that fires evenly.</summary>
     public IReadOnlyList<double>? FiringAnglesDeg { get; set; }
 
-    /// <summary>Degrees kept clear on both sides of a lift, 0 to 60.</summary>
+    /// <summary>Degrees kept clear on both sides of a lift, 0 to 180.</summary>
     public double RampGuardDeg { get; set; } = ValveTiming.DefaultRampGuardDeg;
 
     /// <summary>The school of its book.</summary>

@@ -105,10 +105,10 @@ internal static class JobEndpoints
         return new JobPartRow { Name = Given.Text(part.Name, $"parts[{i}].name", "the part", 100), LeadDays = part.LeadDays ?? 0, OrderedOn = Day(part.OrderedOn, $"parts[{i}].orderedOn"), Here = part.Here ?? false };
     }
 
-    private static async Task<JobResponse> OneAsync(ZeroDriftContext data, Guid id, Yard yard, FleetDay day, CancellationToken cancelled = default)
+    private static async Task<JobResponse> OneAsync(ZeroDriftContext data, Guid id, Yard yard, FleetDay day)
     {
-        var row = await data.Jobs.AsNoTracking().Include(j => j.Engine!.EngineType!.Points).Include(j => j.Engine!.Machine!.Site).FirstAsync(j => j.Id == id, cancelled);
-        return await (await JobsView.OfAsync(data, yard, day, cancelled)).OneAsync(row, await data.Placements.Where(p => p.JobId == id).Select(p => (DateOnly?)p.Date).FirstOrDefaultAsync(cancelled));
+        var row = await data.Jobs.AsNoTracking().Include(j => j.Engine!.EngineType!.Points).Include(j => j.Engine!.Machine!.Site).FirstAsync(j => j.Id == id);
+        return await (await JobsView.OfAsync(data, yard, day)).OneAsync(row, await data.Placements.Where(p => p.JobId == id).Select(p => (DateOnly?)p.Date).FirstOrDefaultAsync());
     }
 
     private static async Task OntoAsync(ZeroDriftContext data, JobRow row, JobOrderRequest request)

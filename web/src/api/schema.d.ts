@@ -2487,7 +2487,7 @@ export interface components {
             firingAnglesDeg?: null | number[];
             /**
              * Format: double
-             * @description Degrees kept clear on both sides of a lift, 0 to 60.
+             * @description Degrees kept clear on both sides of a lift, 0 to 180.
              */
             rampGuardDeg: number;
             /** @description The school of its book. */
@@ -3721,7 +3721,7 @@ export interface components {
             firingAnglesDeg?: null | number[];
             /**
              * Format: double
-             * @description Degrees kept clear on both sides of a lift, 0 to 60.
+             * @description Degrees kept clear on both sides of a lift, 0 to 180.
              */
             rampGuardDeg: number;
             /** @description The school of its book. */

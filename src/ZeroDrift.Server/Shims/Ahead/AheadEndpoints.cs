@@ -25,7 +25,7 @@ internal static class AheadEndpoints
     public static async Task<EngineShimsResponse> OfEngine(Guid id, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled)
     {
         var row = (await yard.AllAsync(data, id, cancelled)).FirstOrDefault() ?? throw new NotFoundException("There is no such engine.");
-        var shims = await ShimsAhead.LoadAsync(data, id, day.Today) ?? throw new NotFoundException($"{row.Name} has no shims.");
+        var shims = await ShimsAhead.LoadAsync(data, id, day.Today, cancelled) ?? throw new NotFoundException($"{row.Name} has no shims.");
         var due = Due(row, day.At(id), MostDays);
         var decided = Decided(await ShimJobEndpoints.List(data, id, true, cancelled), id);
         var after = shims.After(HoursUntil(row, due ?? day.At(id), day.At(id))).Where(p => !decided.Contains(p.Point)).ToList();
@@ -49,7 +49,7 @@ internal static class AheadEndpoints
         var wants = new List<(ShimSort Sort, PointAtNext Point)>();
         var (engines, notKnown) = (new List<string>(), new List<string>());
         var rows = (await yard.AllAsync(data, cancelled: cancelled)).Where(r => r.Site == site.Name).ToList();
-        var ahead = await ShimsAhead.LoadAsync(data, [.. rows.Select(r => r.EngineId)], day.Today);
+        var ahead = await ShimsAhead.LoadAsync(data, [.. rows.Select(r => r.EngineId)], day.Today, cancelled);
         var jobs = await ShimJobEndpoints.List(data, null, true, cancelled);
         foreach (var row in rows)
         {

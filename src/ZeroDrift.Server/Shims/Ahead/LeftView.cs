@@ -17,7 +17,7 @@ internal static class LeftView
     public static async Task<AdjustmentLeftOfEngine> OfAsync(Guid id, ZeroDriftContext data, FleetDay day, CancellationToken cancelled = default)
     {
         var engine = await data.Engines.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id, cancelled) ?? throw new NotFoundException("There is no such engine.");
-        if (await ShimsAhead.LoadAsync(data, id, day.Today) is { } shims)
+        if (await ShimsAhead.LoadAsync(data, id, day.Today, cancelled) is { } shims)
         {
             var series = shims.Type.Facts.ShimSizesMm;
             return new AdjustmentLeftOfEngine(shims.Access, series is { Count: > 0 } ? series.Min() : null, series is { Count: > 0 } ? series.Max() : null, null, shims.Points, shims.Heads);
@@ -35,8 +35,8 @@ internal static class LeftView
     {
         if (point.Adjuster is not Adjuster.Screw screw || point.Kind is not (LashKind.Intake or LashKind.Exhaust)) return null;
         if (GapHistory.Recession(visits.Select(v => At(v, point.Label))) is not { } told) return null;
-        var ahead = outlook.Points.FirstOrDefault(p => p.Label == point.Label);
-        return new PointLeft(point.Label, point.Kind, point.Bank, AdjustmentLeft.OfScrew(told.RecessionMm, type.Facts.ScrewFreeMm, ahead?.MmPer1000h ?? 0, ahead?.StandardErrorMmPer1000h ?? 0, screw.ClearancePerTravel), told.Since);
+        var ahead = outlook.Point(point.Label);
+        return new PointLeft(point.Label, point.Kind, point.Bank, AdjustmentLeft.OfScrew(told.RecessionMm, type.Facts.ScrewFreeMm, ahead.MmPer1000h ?? 0, ahead.StandardErrorMmPer1000h ?? 0, screw.ClearancePerTravel), told.Since);
     }
 
     private static GapAtVisit At(VisitRow visit, string label)

@@ -64,7 +64,7 @@ internal sealed class ShimsAhead
 
     private PointAtNext? After(LashPoint point, double hours)
     {
-        if (history.Last(point.Label)?.Shim.ShimMm is not { } fitted || outlook.Points.FirstOrDefault(p => p.Label == point.Label) is not { MinMm: { } min, MaxMm: { } max } ahead) return null;
+        if (history.Last(point.Label)?.Shim.ShimMm is not { } fitted || outlook.Point(point.Label) is not { MinMm: { } min, MaxMm: { } max } ahead) return null;
         // What was found out and not set yet is wanted for certain, whatever the forecast makes of its figure.
         var found = outlook.Findings.FirstOrDefault(f => f.Point == point.Label)?.Mm;
         if ((found is { } stands ? (stands, Core.Measuring.Reading.DefaultFeelSdMm) : Expected(ahead, hours)) is not { } expected) return null;
@@ -96,9 +96,9 @@ internal sealed class ShimsAhead
         if (told.Count == 0) return null;
         var shim = (Adjuster.Shim)point.Adjuster;
         var (first, last) = (told[0], told[^1]);
-        var ahead = outlook.Points.FirstOrDefault(p => p.Label == point.Label);
+        var ahead = outlook.Point(point.Label);
         var series = shim.SizesMm.Count > 0 ? (shim.SizesMm.Min(), shim.SizesMm.Max()) : (last.Point!.ShimMm!.Value, last.Point.ShimMm.Value);
-        var left = AdjustmentLeft.Of((first.Point!.ShimMm!.Value, Clearance.OfMm(first.Point.GapMm!.Value)), (last.Point!.ShimMm!.Value, Clearance.OfMm(last.Point.GapMm!.Value)), series, ahead?.MmPer1000h ?? 0, ahead?.StandardErrorMmPer1000h ?? 0, shim.ShimPerClearance);
+        var left = AdjustmentLeft.Of((first.Point!.ShimMm!.Value, Clearance.OfMm(first.Point.GapMm!.Value)), (last.Point!.ShimMm!.Value, Clearance.OfMm(last.Point.GapMm!.Value)), series, ahead.MmPer1000h ?? 0, ahead.StandardErrorMmPer1000h ?? 0, shim.ShimPerClearance);
         return new PointLeft(point.Label, point.Kind, point.Bank, left, first.Date);
     }
 

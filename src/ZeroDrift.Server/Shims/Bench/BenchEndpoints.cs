@@ -8,5 +8,5 @@ internal static class BenchEndpoints
 {
     public static void MapShimBench(this IEndpointRouteBuilder api) => api.MapPost("/shim-bench", Work).WithTags("Shims").WithName("shim-bench").Refuses(400, 404);
 
-    public static async Task<BenchResponse> Work(BenchRequest request, ZeroDriftContext data, CancellationToken cancelled) => await (await BenchView.OfAsync(data, request, cancelled)).ResponseAsync(data);
+    public static async Task<BenchResponse> Work(BenchRequest request, ZeroDriftContext data, CancellationToken cancelled) => await (await BenchView.OfAsync(data, request, cancelled)).ResponseAsync(data, cancelled);
 }
