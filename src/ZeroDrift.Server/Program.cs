@@ -30,6 +30,7 @@ using ZeroDrift.Server.Shims.Drawers;
 using ZeroDrift.Server.Shims.Jobs;
 using ZeroDrift.Server.StandIns;
 using ZeroDrift.Server.Visits;
+using ZeroDrift.Server.Year;
 
 // --data DIR --web DIR --port N [--host H] [--https] [--demo] [--fleet-size N --years N] [--rebuild]
 // InvariantCulture throughout: a decimal point is a decimal point, wherever the server stands.
@@ -114,6 +115,7 @@ api.MapBook();
 api.MapEngines();
 api.MapOwnFigures();
 api.MapDrift();
+api.MapYear();
 api.MapMeters();
 api.MapHours();
 api.MapHoursAhead();

@@ -19,6 +19,12 @@ export const queries = {
       queryKey: ['engine', id, 'drift'],
       queryFn: () => answer(api.GET('/api/engines/{id}/drift', { params: { path: { id } } })),
     }),
+  /** A stretch of days, both included; undefined for the twelve months up to today. */
+  year: (from?: string, until?: string) =>
+    queryOptions({
+      queryKey: ['year', from, until],
+      queryFn: () => answer(api.GET('/api/year', { params: { query: { from, until } } })),
+    }),
   fleetDrift: () => queryOptions({ queryKey: ['drift'], queryFn: () => answer(api.GET('/api/drift')) }),
   hand: (id: string) =>
     queryOptions({

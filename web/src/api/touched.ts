@@ -40,6 +40,7 @@ export const restsOn: Record<string, readonly Touched[]> = {
   visit: ['engine', 'fleet', 'job', 'person', 'type', 'visit'],
   visits: ['engine', 'visit'],
   yard: outlook,
+  year: [...outlook, 'person', 'shim'],
 }
 
 /** The keys of all that rests on what was touched. */

@@ -29,6 +29,12 @@ export const router = createRouter({
       meta: { title: 'Due by week' },
     },
     {
+      path: '/year',
+      name: 'year',
+      component: () => import('../features/year/YearPage.vue'),
+      meta: { title: 'The year' },
+    },
+    {
       path: '/engines/:engineId/slip',
       name: 'slip',
       component: () => import('../features/due/SlipPage.vue'),

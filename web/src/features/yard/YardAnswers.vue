@@ -27,7 +27,8 @@ const lines = computed(() => {
 <template>
   <p v-if="lines.length" class="answers small mb-2">
     {{ lines.join(' ') }}
-    <RouterLink to="/due">Due by week</RouterLink> · <RouterLink to="/plan">The plan</RouterLink>
+    <RouterLink to="/due">Due by week</RouterLink> · <RouterLink to="/plan">The plan</RouterLink> ·
+    <RouterLink to="/year">The year</RouterLink>
   </p>
 </template>
 
