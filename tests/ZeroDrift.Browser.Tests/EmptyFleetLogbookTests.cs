@@ -34,7 +34,7 @@ public sealed class EmptyFleetLogbookTests : IDisposable
         screen.Wait(10, "the name from the file", () => screen.Field("Name, as it is called in the yard").GetAttribute("value") == "Engine 1");
         screen.Fill("Site", "Yard");
         screen.Press("Add the engine");
-        screen.Press("Bring in 26 readings");
+        screen.Press("Import 26 readings");
         screen.See("Brought in: 26 readings in 2 new visits.");
 
         screen.Open("/");

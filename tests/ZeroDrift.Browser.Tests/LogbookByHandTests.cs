@@ -20,12 +20,12 @@ public sealed class LogbookByHandTests : IDisposable
         screen.See("semicolon separated, decimal comma");
         screen.See("1 row cannot be taken");
 
-        screen.Press("Bring in the good rows only");
+        screen.Press("Import the good rows only");
         screen.See("Brought in:");
 
         Choose("samples/logbook.csv");
         screen.See("already there");
-        Assert.DoesNotContain("Bring in", screen.Text.Split("Bring in a logbook")[1], StringComparison.Ordinal);
+        Assert.DoesNotContain("Import", screen.Text.Split("Import a logbook")[1], StringComparison.Ordinal);
 
         screen.Open("/");
         screen.Press("Verge mower 2");
@@ -52,7 +52,7 @@ public sealed class LogbookByHandTests : IDisposable
     {
         screen.Open("/");
         screen.See("Skarv · port main");
-        screen.See("valves were found tight and not set");
+        screen.See("tight valves wait to be set");
         screen.Driver.FindElement(By.TagName("body")).SendKeys("/");
         screen.Keys("lomvi");
         screen.See("3 of 26 engines");

@@ -33,7 +33,7 @@ public sealed class MorningTests : IDisposable
         var (engine, mechanic) = SetUp();
 
         screen.Open("/hours");
-        screen.Fill("Address, empty for none", feed + "fleet.xml");
+        screen.Fill("Feed address (optional)", feed + "fleet.xml");
         screen.Driver.FindElement(By.CssSelector("form[aria-label='From a feed'] button[type=submit]")).Click();
         screen.See("It is asked from now on.");
         screen.Press("Ask now");

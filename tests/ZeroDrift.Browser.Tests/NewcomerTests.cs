@@ -44,7 +44,7 @@ public sealed class NewcomerTests : IDisposable
         Type("Site", "Quay");
         Type("Hour meter shows", "120");
         TapLast("Add the engine");
-        screen.See("Not opened on record yet");
+        screen.See("Never measured here");
 
         Tap("Start an overhead");
         screen.See("Open Pump");

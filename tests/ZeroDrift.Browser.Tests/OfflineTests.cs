@@ -248,7 +248,7 @@ public sealed class OfflineTests : IDisposable
     {
         screen.Open($"/engines/{engine}");
         screen.Wait(20, "the service worker", () => (bool)screen.Driver.ExecuteScript("return !!navigator.serviceWorker.controller || (navigator.serviceWorker.ready.then(() => location.reload()), false)")!);
-        screen.Press("Take along");
+        screen.Press("Download for offline");
         screen.See("Taken along", 30);
     }
 

@@ -16,7 +16,7 @@ public sealed class OverheadByHandTests : IDisposable
     public void A_mechanic_opens_an_engine_measures_sets_signs_and_the_due_date_moves()
     {
         AddTypeAndEngine();
-        screen.See("Not opened on record yet");
+        screen.See("Never measured here");
         screen.Press("Start an overhead");
         screen.Fill("Hour meter shows now", "1200");
         screen.AddPerson("Who does the work", "Tove");

@@ -137,13 +137,13 @@ public sealed class PaperByHandTests : IDisposable
         screen.Press("Remark, photo, part");
         screen.Fill("What was seen or done", "Pad looks scuffed");
         screen.Press("Note it");
-        screen.See("What was said waits for it.");
+        screen.See("Your reading waits until you choose.");
         screen.Press("Close up");
         screen.See("Lobes and followers oiled.");
         screen.Driver.FindElement(By.XPath("//*[@role='checkbox'][contains(., 'Lobes and followers oiled.')]")).Click();
-        screen.See("What was said waits for it.");
+        screen.See("Your reading waits until you choose.");
         screen.Open($"/visits/{engine.VisitId}");
-        screen.See("What was said waits for it.", 30);
+        screen.See("Your reading waits until you choose.", 30);
         screen.Driver.FindElement(By.CssSelector(".who select")).SendKeys("Olav");
         screen.SeeNo("Choose who measures");
         for (var i = 0; i < 40 && visit.GetProperty("notes").GetArrayLength() == 0; i++)
@@ -231,9 +231,9 @@ public sealed class PaperByHandTests : IDisposable
         screen.Open("/logbook");
         screen.SendFile(file);
         screen.See("An E of this file could be the exhaust or the intake.");
-        Assert.DoesNotContain("Bring in", screen.Text.Split("Choose a file", StringSplitOptions.None)[^1], StringComparison.Ordinal);
+        Assert.DoesNotContain("Import", screen.Text.Split("Choose a file", StringSplitOptions.None)[^1], StringComparison.Ordinal);
         screen.Press("I intake, E exhaust");
-        screen.Press("Bring in 1 reading");
+        screen.Press("Import 1 reading");
         screen.See("Brought in: 1 reading");
         File.Delete(file);
         var points = (await fleet.GetAsync($"/api/engines/{engine.EngineId}")).GetProperty("points").EnumerateArray().ToDictionary(p => p.GetProperty("label").GetString()!);

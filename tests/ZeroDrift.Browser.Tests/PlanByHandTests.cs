@@ -59,7 +59,7 @@ public sealed class PlanByHandTests : IDisposable
         screen.See("What moved, and why", 90);
         screen.SeeNo("can no longer stand where");
 
-        screen.Press("Take it along");
+        screen.Press("Do it in the same visit");
         screen.See("is due with it now");
         screen.Open("/plan?view=machine");
         screen.Wait(15, "a row for a machine", () => screen.Driver.FindElements(By.CssSelector("[data-row='Skarv']")).Count == 1);

@@ -136,10 +136,10 @@ public sealed class SchoolsByHandTests : IDisposable
     {
         await OpenAsync(new { firingOrder = "1 5 3 6 2 4", layout = "E I I E E I I E E I I E", method = "perCylinder", pulleyMm = 300, rotation = "anticlockwise seen from the flywheel", pins = "the flywheel pin" });
         screen.See("Seen from the flywheel; bars anticlockwise.");
-        Assert.DoesNotContain("Which lap is it on?", screen.Text, StringComparison.Ordinal);
+        Assert.DoesNotContain("Compression or overlap?", screen.Text, StringComparison.Ordinal);
         screen.Wait(15, "the question for the pins", () => screen.Driver.FindElements(By.CssSelector(".pin input")).Count == 1);
         screen.Driver.FindElement(By.CssSelector(".pin input")).Click();
-        screen.See("Which lap is it on?");
+        screen.See("Compression or overlap?");
         screen.Press("Screen for the mate at the crank");
         screen.Wait(15, "the code to be drawn", () => (bool)screen.Driver.ExecuteScript("const i = document.querySelector('.modal img'); return !!i && i.complete && i.naturalWidth > 0")!);
         var visit = new Uri(screen.Driver.Url).AbsolutePath;

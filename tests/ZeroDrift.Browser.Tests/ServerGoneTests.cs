@@ -14,7 +14,7 @@ public sealed class ServerGoneTests : IDisposable
     [Fact]
     public void Every_main_screen_keeps_what_it_showed_and_comes_back_by_itself()
     {
-        (string Path, string Shows)[] pages = [("/", "Skarv · port main"), ("/at-the-engine", "Lorry 4"), ("/book", "GL4-5"), ("/settings", "Risk at which drift is spoken of"), ("/logbook", "Bring in a logbook"), ("/pocket/screw", "1/16 turn")];
+        (string Path, string Shows)[] pages = [("/", "Skarv · port main"), ("/at-the-engine", "Lorry 4"), ("/book", "GL4-5"), ("/settings", "Warn of drift at"), ("/logbook", "Import a logbook"), ("/pocket/screw", "1/16 turn")];
         foreach (var (path, shows) in pages)
         {
             screen.Open(path);
@@ -28,7 +28,7 @@ public sealed class ServerGoneTests : IDisposable
         Thread.Sleep(2500);
         server.Kill();
 
-        foreach (var (menu, shows) in new[] { ("Yard", "Skarv · port main"), ("At the engine", "At the engine"), ("Book", "Book"), ("Logbook", "Bring in a logbook"), ("Settings", "Settings") })
+        foreach (var (menu, shows) in new[] { ("Yard", "Skarv · port main"), ("At the engine", "At the engine"), ("Book", "Book"), ("Logbook", "Import a logbook"), ("Settings", "Settings") })
         {
             screen.Driver.FindElement(By.XPath($"//nav[@aria-label='Main']//a[normalize-space(.)='{menu}']")).Click();
             See(shows);
@@ -38,7 +38,7 @@ public sealed class ServerGoneTests : IDisposable
 
         server.Restart();
         screen.Wait(30, "the note about the server to be gone", () => !screen.Text.Contains("cannot be reached", StringComparison.Ordinal));
-        See("Risk at which drift is spoken of");
+        See("Warn of drift at");
     }
 
     [Fact]

@@ -35,7 +35,7 @@ internal static class DueLetter
 
     public static string Rule(DueRow row) => row.Decides.Rule switch
     {
-        Core.Hours.DueRule.Finding => $"{row.Findings[0].Point} found {(row.Findings[0].State == Core.Judging.VerdictState.Tight ? "tight" : "loose")} and not set",
+        Core.Hours.DueRule.Finding => $"{row.Findings[0].Point} {(row.Findings[0].State == Core.Judging.VerdictState.Tight ? "tight" : "loose")}, waits to be set",
         Core.Hours.DueRule.Drift => $"{row.DriftPoint} drifts",
         Core.Hours.DueRule.BookHours => "book hours",
         Core.Hours.DueRule.BookMonths => "book months",

@@ -85,7 +85,7 @@ internal sealed class PlanRuns(IServiceScopeFactory scopes, WriteGate gate, Flee
     /// <summary>How good it is, in plain words.</summary>
     private static string Bound(Schedule plan)
     {
-        if (plan.Status == ScheduleStatus.Optimal) return "No plan is better.";
+        if (plan.Status == ScheduleStatus.Optimal) return "No better plan exists.";
         var percent = Math.Ceiling((plan.Cost - plan.Bound) / Math.Max(plan.Cost, 1e-9) * 100);
         return percent < 1 ? "No plan can be 1 % better." : $"No plan can be more than {percent:0} % better.";
     }

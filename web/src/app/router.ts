@@ -39,7 +39,7 @@ export const router = createRouter({
       name: 'slip',
       component: () => import('../features/due/SlipPage.vue'),
       props: true,
-      meta: { title: 'Something is wrong' },
+      meta: { title: 'Report a problem' },
     },
     {
       path: '/plan',

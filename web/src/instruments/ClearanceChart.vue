@@ -123,7 +123,7 @@ const tickText = (t: number | Date) => {
     <p v-if="!compact" class="small mb-0 told" aria-live="polite">
       {{
         told ||
-        `Ring: as found. Dot: as left. Bar: between two blades. Band: the window. Fan: nine in ten of what is expected. ${unit}.`
+        `Ring: as found. Dot: as left. Bar: between two blades. Band: the window. Fan: 90 % range. ${unit}.`
       }}
     </p>
   </div>

@@ -62,7 +62,7 @@ const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }
         <VerdictMark :state="p.standing" :size="14" />
         <strong>
           {{ spoken(p) }} was found {{ verdictWords[p.standing!] }}, {{ figures.figure(p.lastMm) }} of
-          {{ figures.withUnit(p.standing === 'tight' ? p.minMm : p.maxMm) }}, and not set.
+          {{ figures.withUnit(p.standing === 'tight' ? p.minMm : p.maxMm) }}, and waits to be set.
         </strong>
       </li>
       <li v-for="p in fast" :key="`f${p.label}`">

@@ -13,7 +13,7 @@ const preferences = usePreferences()
   <li>
     <strong><slot /></strong>
     <span class="d-flex gap-2 flex-wrap align-items-center mt-1">
-      <PersonField v-model="preferences.person" label="Who says so" />
+      <PersonField v-model="preferences.person" label="Your name" />
       <BButton
         v-for="(text, what) in answers"
         :key="what"

@@ -13,7 +13,7 @@ import Loaded from '../../shared/loaded/Loaded.vue'
 import { counted, form, plural } from '../../shared/words/counts'
 import { rateText } from '../../shared/words/drift'
 import { machineNames } from '../../shared/words/machines'
-import { odds } from '../../shared/words/odds'
+import { chance } from '../../shared/words/odds'
 import { kindWord } from '../../shared/words/points'
 import { verdictWords } from '../../shared/words/verdicts'
 import FleetStates from './FleetStates.vue'
@@ -41,16 +41,16 @@ const headline = (f: Fleet) => {
   return `${counted(f.states.quiet)} of ${all} ${form(all, 'engine is', 'engines are')} quiet.`
 }
 const what = (p: Schemas['FastPoint'], risk: number) => {
-  if (p.standing === 'tight' || p.standing === 'loose') return `found ${verdictWords[p.standing]} and not set`
+  if (p.standing === 'tight' || p.standing === 'loose') return `found ${verdictWords[p.standing]}, waits to be set`
   const unlike = p.fastProbability > 0.5 ? 'unlike its sisters; ' : ''
   if (p.hoursToRisk == null) return `${unlike}no limit in sight`
   return p.hoursToRisk > 0
-    ? `${unlike}${odds(risk)} ${p.side} in ${hours(p.hoursToRisk)} h`
-    : `${unlike}over ${odds(risk)} ${p.side} already`
+    ? `${unlike}${chance(risk)} ${p.side} in ${hours(p.hoursToRisk)} h`
+    : `${unlike}more than ${chance(risk)} already ${p.side}`
 }
 const told = (v: Schemas['LearnedVisit']) =>
   [
-    v.out ? `${v.out} of ${v.measured} out of their window` : `all ${v.measured} in their window`,
+    v.out ? `${v.out} of ${v.measured} out of limits` : `${v.measured} of ${v.measured} in limits`,
     v.worst && `the worst ${v.worst}, ${figures.withUnit(v.worstMm)}, ${verdictWords[v.worstState!]}`,
     v.asked &&
       `everything read ${figures.withUnit(Math.abs(v.shiftMm!))} ${v.shiftMm! < 0 ? 'tight' : 'loose'}: was it warm?`,
@@ -84,8 +84,8 @@ const useLines = computed((): RateLine[] =>
         <div>
           <h1>{{ headline(data) }}</h1>
           <p class="soft small mb-0 mt-1">
-            drift of the fleet, fitted over every reading; {{ figures.unit }} a 1000 h · no history shows what has not
-            begun
+            drift of the fleet, fitted over every reading; {{ figures.unit }} a 1000 h · a failure that has not begun
+            cannot be seen
           </p>
         </div>
       </div>
@@ -116,7 +116,7 @@ const useLines = computed((): RateLine[] =>
           />
         </section>
         <section v-if="useLines.length" class="plate p-3">
-          <h2>Makes of use</h2>
+          <h2>By use</h2>
           <p class="small soft mb-2">Two engines or more of a use; an engine counts once.</p>
           <RateStrip
             :lines="useLines"

@@ -6,7 +6,7 @@ import type { Schemas } from '../../api/client'
 const props = defineProps<{ states: Schemas['FleetStates'] }>()
 const parts = computed(() =>
   [
-    { key: 'found', text: 'found out and not set', n: props.states.found },
+    { key: 'found', text: 'out of limits, waits to be set', n: props.states.found },
     { key: 'overdue', text: 'overdue by the book', n: props.states.overdue },
     { key: 'drifting', text: 'worth opening before the book calls', n: props.states.drifting },
     { key: 'quiet', text: 'quiet', n: props.states.quiet },

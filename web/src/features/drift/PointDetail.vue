@@ -5,7 +5,7 @@ import ClearanceChart from '../../instruments/ClearanceChart.vue'
 import type { SeriesMark } from '../../instruments/clearanceSeries'
 import { hours } from '../../shared/figures/hours'
 import { rateText, usualOf } from '../../shared/words/drift'
-import { chance, odds } from '../../shared/words/odds'
+import { chance } from '../../shared/words/odds'
 import { spoken } from '../../shared/words/points'
 import { drawingOf, type DriftLook } from './drawingOf'
 
@@ -26,8 +26,8 @@ const said = computed(() => {
   if (p.hoursToRisk != null && p.standing !== 'tight' && p.standing !== 'loose')
     parts.push(
       p.hoursToRisk > 0
-        ? `${odds(props.look.drift.risk)} ${p.side} in ${hours(p.hoursToRisk)} h`
-        : `over ${odds(props.look.drift.risk)} ${p.side} already`,
+        ? `${chance(props.look.drift.risk)} ${p.side} in ${hours(p.hoursToRisk)} h`
+        : `more than ${chance(props.look.drift.risk)} already ${p.side}`,
     )
   return parts.filter(Boolean).join('; ')
 })

@@ -31,7 +31,7 @@ const { typed, forget } = useTyped(`slip:${props.engineId}`, {
   date: '',
   inHours: '',
 })
-useTitle(() => engine.data.value && `Something is wrong: ${engine.data.value.row.name}`)
+useTitle(() => engine.data.value && `Report a problem: ${engine.data.value.row.name}`)
 const form = useForm({
   check: () => ({
     symptoms:
@@ -83,7 +83,7 @@ const form = useForm({
         <Field v-slot="{ bind }" name="what" label="In your own words">
           <BFormInput v-bind="bind" v-model="typed.what" autocomplete="off" />
         </Field>
-        <Field v-slot="{ bind }" name="who" label="Who says so">
+        <Field v-slot="{ bind }" name="who" label="Your name">
           <BFormInput v-bind="bind" v-model="typed.who" autocomplete="off" />
         </Field>
         <template v-if="!typed.symptoms.length">

@@ -9,7 +9,7 @@ import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import { counted, form as formOf } from '../../shared/words/counts'
 import { ruleWords } from '../../shared/words/due'
-import { odds } from '../../shared/words/odds'
+import { percent } from '../../shared/words/odds'
 
 /** What would move if the engines ran more or less, or a burnt valve cost more: tried, not kept. */
 defineProps<{ risk: number }>()
@@ -51,11 +51,11 @@ const when = (a: Schemas['DueAnswerResponse']) => `${ruleWords[a.rule]} ${a.date
           <option value="40">forty overheads</option>
         </BFormSelect>
       </Field>
-      <Field v-slot="{ bind }" name="risk" label="Drift is spoken of at">
+      <Field v-slot="{ bind }" name="risk" label="Warn of drift at">
         <BFormSelect v-bind="bind" v-model="typed.risk">
-          <option value="">{{ odds(risk) }}, as set</option>
-          <option value="0.02">{{ odds(0.02) }}</option>
-          <option value="0.1">{{ odds(0.1) }}</option>
+          <option value="">{{ percent(risk) }}, as set</option>
+          <option value="0.02">{{ percent(0.02) }}</option>
+          <option value="0.1">{{ percent(0.1) }}</option>
         </BFormSelect>
       </Field>
       <div class="end"><FormEnd busy-word="Working it out…">Try it</FormEnd></div>

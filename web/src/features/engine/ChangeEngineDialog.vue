@@ -85,12 +85,12 @@ async function putAway() {
   try {
     await set(true)
   } catch (caught) {
-    toast(caught instanceof Refusal ? caught.message : `${name} could not be put away; the server cannot be reached.`)
+    toast(caught instanceof Refusal ? caught.message : `${name} could not be archived; the server cannot be reached.`)
     return
   }
   shown.value = false
   await router.push({ name: 'yard' })
-  toast(`${name} is put away; its record stays.`, () => set(false))
+  toast(`${name} is archived; its record stays.`, () => set(false))
 }
 </script>
 

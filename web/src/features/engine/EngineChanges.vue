@@ -15,7 +15,7 @@ const words: Record<string, string> = {
   remark: 'remark',
   serialNumber: 'serial number',
   rating: 'rating',
-  archived: 'put away',
+  archived: 'archived',
   hours: 'meter reading',
   registration: 'registration',
   site: 'site',
@@ -27,7 +27,7 @@ function said(what: unknown): string {
       if (field.endsWith('Id')) return `another ${name}`
       const { before, after } = value as { before: unknown; after: unknown }
       if (field === 'archived')
-        return String(after) === 'true' || String(after) === 'True' ? 'put away' : 'taken out again'
+        return String(after) === 'true' || String(after) === 'True' ? 'archived' : 'taken out again'
       return `${name} ${String(before ?? 'none')} → ${String(after ?? 'none')}`
     })
     .join(', ')

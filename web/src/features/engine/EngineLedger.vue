@@ -16,7 +16,7 @@ const found = (row: Row) =>
   row.tightest
     ? `${row.tightest} ${figures.withUnit(row.tightestMm)}, ${verdictWords[row.tightestState!]}`
     : row.measured
-      ? 'all in window'
+      ? 'all in limits'
       : ''
 const leftOut = (because: string) => leftOutWord(because) && `${leftOutWord(because)}: left out of the rates`
 const note = (row: Row) =>
@@ -40,7 +40,7 @@ const fields = [
   <section class="plate p-2">
     <h2 class="px-2 pt-1">Ledger</h2>
     <p v-if="rows.length === 0" class="px-2 pt-2 mb-1">
-      Nothing recorded yet. Start an overhead, or bring in an old logbook.
+      Nothing recorded yet. Start an overhead, or import an old logbook.
     </p>
     <BTable
       v-else

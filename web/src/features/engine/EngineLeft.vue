@@ -41,10 +41,10 @@ function left(h: Schemas['HeadLeft'], data: Schemas['AdjustmentLeftOfEngine']): 
   const late = h.hours.late == null || h.hours.late > longest ? 'no end' : round(h.hours.late)
   return `${at}: about ${round(h.hours.middle)} h (${round(h.hours.early ?? 0)} to ${late}).`
 }
-const seats = (h: Schemas['HeadLeft'], since?: string | null) =>
+const recession = (h: Schemas['HeadLeft'], since?: string | null) =>
   h.recessionMm > 0.005
-    ? `come up ${figures.withUnit(h.recessionMm)} since ${day(since)} (${h.mostRecededPoint})`
-    : `not come up since ${day(since)}`
+    ? `valve recession ${figures.withUnit(h.recessionMm)} since ${day(since)} (${h.mostRecededPoint})`
+    : `no valve recession since ${day(since)}`
 </script>
 
 <template>
@@ -54,14 +54,14 @@ const seats = (h: Schemas['HeadLeft'], since?: string | null) =>
       <p v-if="!heads.length" class="small soft mb-0">
         {{
           data.access == null
-            ? 'No run of a valve is told by both its ends yet.'
+            ? 'Needs two visits before wear is known.'
             : 'No visit has told both shim and gap of a point yet.'
         }}
       </p>
       <div v-for="h in heads" :key="`${h.bank} ${h.kind}`" class="mb-2">
         <p class="small mb-1">
-          <strong>{{ begun(`${many ? `head ${h.bank + 1}, ` : ''}${kindWord(h.kind)}`) }}:</strong> seats
-          {{ seats(h, h.since) }}. {{ left(h, data) }}
+          <strong>{{ begun(`${many ? `head ${h.bank + 1}, ` : ''}${kindWord(h.kind)}`) }}:</strong>
+          {{ recession(h, h.since) }}. {{ left(h, data) }}
         </p>
         <ShimsLeft
           v-if="data.thinnestMm != null && data.thickestMm != null"

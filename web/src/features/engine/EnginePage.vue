@@ -110,7 +110,7 @@ useKeys(
             :engine="{ engineId: id, name: data.row.name, machine: data.row.machineName, site: data.row.site }"
           />
           <BButton class="btn-plain" @click="meter = true">Read the meter</BButton>
-          <BButton class="btn-plain" :to="{ name: 'slip', params: { engineId: id } }">Something is wrong…</BButton>
+          <BButton class="btn-plain" :to="{ name: 'slip', params: { engineId: id } }">Report a problem…</BButton>
           <BButton class="btn-plain" @click="changing = true">Change…</BButton>
           <BButton class="btn-plain" :to="{ name: 'field-sheet', params: { engineId: id } }">Field sheet</BButton>
           <BButton class="btn-plain" :to="{ name: 'label', params: { engineId: id } }">Label</BButton>

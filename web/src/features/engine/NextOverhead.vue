@@ -33,7 +33,7 @@ const after = computed(() =>
       :side="row.findings[0] ? (row.findings[0].state === 'loose' ? 'loose' : 'tight') : row.driftSide"
       :urgent="row.decides.rule === 'finding' || row.driftsBeforeBook"
     />
-    <p v-if="after" class="small soft mb-0 mt-1">If it were not for that: {{ after }}.</p>
+    <p v-if="after" class="small soft mb-0 mt-1">Otherwise due: {{ after }}.</p>
   </section>
 </template>
 

@@ -73,7 +73,7 @@ const takeBack = useForm({
       <h2>Figures of its own</h2>
       <button type="button" class="btn btn-plain" @click="open = true">Add…</button>
     </div>
-    <p v-if="!figures.length" class="small soft mb-0">None: its type’s hold.</p>
+    <p v-if="!figures.length" class="small soft mb-0">None; the type’s figures apply.</p>
     <div v-for="f in figures" :key="f.id" class="mb-2">
       <strong>{{ kindWord(f.kind) }} {{ f.written }}</strong
       >, {{ f.condition }}
@@ -107,7 +107,7 @@ const takeBack = useForm({
         <Field v-slot="{ bind }" name="why" label="Why it differs"
           ><BFormInput v-bind="bind" v-model="typed.why"
         /></Field>
-        <Field v-slot="{ bind }" name="who" label="Who says so"><BFormInput v-bind="bind" v-model="typed.who" /></Field>
+        <Field v-slot="{ bind }" name="who" label="Your name"><BFormInput v-bind="bind" v-model="typed.who" /></Field>
         <FormEnd>Judge it by this figure</FormEnd>
       </form>
     </BModal>

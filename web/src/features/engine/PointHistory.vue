@@ -3,7 +3,7 @@ import { computed, defineAsyncComponent } from 'vue'
 import type { Schemas } from '../../api/client'
 import { hours } from '../../shared/figures/hours'
 import { useFigures } from '../../shared/figures/useFigures'
-import { odds } from '../../shared/words/odds'
+import { chance } from '../../shared/words/odds'
 import { verdictWords } from '../../shared/words/verdicts'
 
 // The drawing comes when a point is looked at; the yard needs none of it.
@@ -22,7 +22,7 @@ const figures = useFigures()
 const sentence = computed(() => {
   const p = props.point
   const found =
-    p.standing === 'tight' || p.standing === 'loose' ? `Found ${verdictWords[p.standing]} and not set. ` : ''
+    p.standing === 'tight' || p.standing === 'loose' ? `Found ${verdictWords[p.standing]}; waits to be set. ` : ''
   if (!p.rate) return found + (p.series.length ? 'Too few readings for a rate.' : 'Never measured.')
   const way = p.rate.mmPer1000h < 0 ? 'Closing' : 'Opening'
   const rate = `${way} ${figures.rate(p.rate.mmPer1000h)} ± ${figures.rate(p.rate.standardErrorMmPer1000h)} ${figures.unit} a 1000 h${p.unlikeSiblings ? ', unlike its siblings' : ''}.`
@@ -30,8 +30,8 @@ const sentence = computed(() => {
     found || p.hoursToRisk == null || !p.side
       ? ''
       : p.hoursToRisk > 0
-        ? ` ${odds(props.risk)} that it is ${p.side} in ${hours(p.hoursToRisk)} h.`.replace(' o', ' O')
-        : ` Over ${odds(props.risk)} that it stands ${p.side} already.`
+        ? ` ${chance(props.risk)} that it is ${p.side} in ${hours(p.hoursToRisk)} h.`
+        : ` More than ${chance(props.risk)} that it is already ${p.side}.`
   return found + rate + chance
 })
 const series = computed(() =>

@@ -13,7 +13,8 @@ const props = defineProps<{ engine: ToTake }>()
 const { take, busy, failure } = useTaking()
 const has = computed(() => taken.value.find((t) => t.engineId === props.engine.engineId))
 const text = computed(
-  () => busy.value || (has.value ? `Taken along ${clock(new Date(has.value.at).toISOString())}` : 'Take along'),
+  () =>
+    busy.value || (has.value ? `Downloaded ${clock(new Date(has.value.at).toISOString())}` : 'Download for offline'),
 )
 watch(failure, (said) => said && toast(said))
 </script>
@@ -26,5 +27,5 @@ watch(failure, (said) => said && toast(said))
     @click="take([engine])"
     >{{ text }}</BButton
   >
-  <BButton v-else class="btn-plain" to="/this-tablet">Take along…</BButton>
+  <BButton v-else class="btn-plain" to="/this-tablet">Download for offline…</BButton>
 </template>

@@ -55,7 +55,7 @@ async function askNow() {
     <Field
       v-slot="{ bind }"
       name="address"
-      label="Address, empty for none"
+      label="Feed address (optional)"
       hint="The whole of it, with https in front."
     >
       <BFormInput v-bind="bind" v-model="typed.address" type="url" autocomplete="off" />
@@ -68,7 +68,7 @@ async function askNow() {
     </p>
     <div class="d-flex gap-2">
       <BButton class="btn-plain text-nowrap" :disabled="!feed.data.value?.address" @click="askNow">Ask now</BButton>
-      <FormEnd>Keep it</FormEnd>
+      <FormEnd>Save</FormEnd>
     </div>
   </form>
 </template>

@@ -69,11 +69,11 @@ const understood = computed(() => {
         <p class="soft small mb-0 mt-1">old records in, all records out: a CSV file or a workbook, one reading a row</p>
       </div>
       <BButton class="btn-plain" href="/api/logbook/export" download="logbook.csv">
-        Write out the whole fleet's logbook
+        Export the whole fleet’s logbook
       </BButton>
     </div>
     <section class="plate p-3 mb-3">
-      <h2>Bring in a logbook</h2>
+      <h2>Import a logbook</h2>
       <p class="small mt-1 mb-2">
         The first line names the columns: {{ columns }}. Commas or semicolons, decimal point or comma, mm or thou. A
         figure may be written 0.31, or 0.30-0.35 (between two blades), or &lt;0.05 (no blade goes). Hours are total
@@ -122,7 +122,7 @@ const understood = computed(() => {
             :disabled="!!working"
             @click="send('import', 'Bringing it in…')"
           >
-            Bring in {{ plural(report.newReadings, 'reading') }}
+            Import {{ plural(report.newReadings, 'reading') }}
           </BButton>
           <BButton
             v-else
@@ -130,7 +130,7 @@ const understood = computed(() => {
             :disabled="!!working"
             @click="send('import', 'Bringing in the good rows…', true)"
           >
-            Bring in the good rows only: {{ plural(report.newReadings, 'reading') }}
+            Import the good rows only: {{ plural(report.newReadings, 'reading') }}
           </BButton>
         </template>
       </section>

@@ -36,7 +36,7 @@ async function take(m: Schemas['CheapMomentResponse']) {
           <strong>{{ m.engine }}</strong>: {{ m.opening.charAt(0).toLowerCase() + m.opening.slice(1) }} on
           {{ day(m.date) }}; its overhead, due {{ day(m.dueDate) }}, could be done then.
         </span>
-        <button type="button" class="btn btn-plain text-nowrap" @click="take(m)">Take it along</button>
+        <button type="button" class="btn btn-plain text-nowrap" @click="take(m)">Do it in the same visit</button>
       </li>
     </ul>
   </template>

@@ -46,7 +46,7 @@ const form = useForm({
       mostOut: typedNumber(typed.mostOut) ?? 1,
       engineIds: typed.engineIds,
     }),
-  done: () => 'Heeded from the next planning on.',
+  done: () => 'Saved. Press Plan again.',
   then: () => (open.value = false),
 })
 </script>
@@ -75,7 +75,7 @@ const form = useForm({
           <input v-model="typed.engineIds" type="checkbox" :value="e.engineId" /> {{ e.name }}
         </label>
       </fieldset>
-      <FormEnd>Keep it</FormEnd>
+      <FormEnd>Save</FormEnd>
     </form>
   </div>
 </template>

@@ -28,7 +28,7 @@ const form = useForm({
       skills: typed.skills,
       weekHours: typed.week.map((h) => typedNumber(h) ?? 0),
     }),
-  done: () => 'Heeded from the next planning on.',
+  done: () => 'Saved. Press Plan again.',
   then: () => (open.value = false),
 })
 const week = () => known()?.weekHours.reduce((sum, h) => sum + h, 0)
@@ -74,7 +74,7 @@ const week = () => known()?.weekHours.reduce((sum, h) => sum + h, 0)
           <input v-model="typed.skills" type="checkbox" :value="kind" /> {{ name }}
         </label>
       </fieldset>
-      <FormEnd>Keep it</FormEnd>
+      <FormEnd>Save</FormEnd>
     </form>
   </div>
 </template>

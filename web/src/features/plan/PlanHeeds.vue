@@ -18,7 +18,7 @@ import MechanicForm from './MechanicForm.vue'
 import RoadForm from './RoadForm.vue'
 import ToolForm from './ToolForm.vue'
 
-/** What the plan heeds: who works when and on what, who and what is away, groups, tools, roads. */
+/** Limits of the plan: who works when and on what, who and what is away, groups, tools, roads. */
 defineProps<{ plan: Schemas['PlanResponse'] }>()
 const people = useQuery(() => queries.people())
 const machines = useQuery(() => queries.machines())
@@ -42,7 +42,7 @@ const form = useForm({
       laidUp: kind === 'machine' && typed.laidUp,
     })
   },
-  done: () => 'Heeded from the next planning on.',
+  done: () => 'Saved. Press Plan again.',
   then: () => Object.assign(typed, { id: newId(), whom: '', from: '', to: '', why: '', laidUp: false }),
 })
 async function back(a: Schemas['AwayResponse']) {
@@ -56,11 +56,11 @@ const road = (h: number) =>
 </script>
 
 <template>
-  <section class="plate p-3" aria-label="What the plan heeds">
-    <h2>What the plan heeds</h2>
+  <section class="plate p-3" aria-label="Limits of the plan">
+    <h2>Limits of the plan</h2>
     <h3>Who works when, and on what</h3>
     <MechanicForm v-for="p in people.data.value ?? []" :key="p.id" :person="p" :plan="plan" />
-    <h3>Away, and not to be spared</h3>
+    <h3>Away or unavailable</h3>
     <ul class="plain-list">
       <li v-for="a in plan.away" :key="a.id" class="ends ruled">
         <span>
@@ -70,10 +70,10 @@ const road = (h: number) =>
         <button
           type="button"
           class="btn btn-plain text-nowrap"
-          :aria-label="`There again: ${a.who}, ${a.why}`"
+          :aria-label="`Back: ${a.who}, ${a.why}`"
           @click="back(a)"
         >
-          There again
+          Back
         </button>
       </li>
     </ul>

@@ -125,7 +125,7 @@ async function drop() {
       </p>
       <PlanBroken :plan="data" @choose="chosen = $event" />
       <p v-if="!data.people.length" class="plate p-3">
-        Nobody has working hours yet. Give them below, under “What the plan heeds”.
+        Nobody has working hours yet. Give them below, under “Limits of the plan”.
       </p>
       <PlanBoard
         v-else-if="view !== 'list'"

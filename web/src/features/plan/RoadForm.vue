@@ -23,7 +23,7 @@ const form = useForm({
   }),
   send: () =>
     put.mutateAsync({ fromId: typed.fromId, toId: typed.toId, hours: (typedNumber(typed.minutes) ?? 0) / 60 }),
-  done: () => 'Heeded from the next planning on.',
+  done: () => 'Saved. Press Plan again.',
   then: () => {
     open.value = false
     Object.assign(typed, { fromId: '', toId: '', minutes: '' })
@@ -49,6 +49,6 @@ const form = useForm({
     <Field v-slot="{ bind }" name="hours" label="On the road">
       <NumberField v-bind="bind" v-model="typed.minutes" unit="min" />
     </Field>
-    <FormEnd>Keep it</FormEnd>
+    <FormEnd>Save</FormEnd>
   </form>
 </template>

@@ -26,7 +26,7 @@ function edit() {
 const form = useForm({
   check: () => ({ name: !typed.name.trim() && 'Give the tool a name.', count: notANumber(typed.count) }),
   send: () => put.mutateAsync({ id: typed.id, name: typed.name, count: typedNumber(typed.count) ?? 1 }),
-  done: () => 'Heeded from the next planning on.',
+  done: () => 'Saved. Press Plan again.',
   then: () => (open.value = false),
 })
 </script>
@@ -47,7 +47,7 @@ const form = useForm({
       <Field v-slot="{ bind }" name="count" label="How many there are">
         <NumberField v-bind="bind" v-model="typed.count" />
       </Field>
-      <FormEnd>Keep it</FormEnd>
+      <FormEnd>Save</FormEnd>
     </form>
   </div>
 </template>

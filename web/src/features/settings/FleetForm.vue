@@ -9,7 +9,7 @@ import NumberField from '../../shared/fields/NumberField.vue'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
-import { odds } from '../../shared/words/odds'
+import { percent } from '../../shared/words/odds'
 
 /** What holds for the whole fleet, on every machine. */
 const props = defineProps<{ fleet: Schemas['FleetSettings'] }>()
@@ -25,11 +25,11 @@ const typed = reactive({
   plain: props.fleet.plainRisk ?? false,
 })
 const risk = computed(() => (typedNumber(typed.risk) ?? Number.NaN) / 100)
-const chance = computed(() => (risk.value > 0 && risk.value < 1 ? odds(risk.value) : ''))
+const chance = computed(() => (risk.value > 0 && risk.value < 1 ? percent(risk.value) : ''))
 // One fleet of fifty engines makes the number something to picture.
 const riskHint = computed(() =>
   chance.value
-    ? `${chance.value}: of twenty engines run up to it, ${Math.max(1, Math.round(risk.value * 20)) === 1 ? 'one has' : `${Math.round(risk.value * 20)} have`} a valve out of its window. A ferry may want one in fifty, a mower one in ten.`
+    ? `${chance.value}: of twenty engines run up to it, ${Math.max(1, Math.round(risk.value * 20)) === 1 ? 'one has' : `${Math.round(risk.value * 20)} have`} a valve out of its window. A ferry may want 2 %, a mower 10 %.`
     : 'The chance that some valve of an engine stands out of its window.',
 )
 const zones = Intl.supportedValuesOf?.('timeZone') ?? []
@@ -69,7 +69,7 @@ const form = useForm({
         <BFormInput v-bind="bind" v-model="typed.timeZone" list="zones" />
         <datalist id="zones"><option v-for="z in zones" :key="z" :value="z" /></datalist>
       </Field>
-      <Field v-slot="{ bind }" name="risk" label="Risk at which drift is spoken of" :hint="riskHint">
+      <Field v-slot="{ bind }" name="risk" label="Warn of drift at" :hint="riskHint">
         <NumberField v-bind="bind" v-model="typed.risk" unit="%" />
       </Field>
       <Field
@@ -102,7 +102,7 @@ const form = useForm({
       >
         <NumberField v-bind="bind" v-model="typed.feel" unit="mm" placeholder="0.005" />
       </Field>
-      <FormEnd>Keep these</FormEnd>
+      <FormEnd>Save</FormEnd>
     </form>
   </section>
 </template>

@@ -44,17 +44,17 @@ async function put(person: Schemas['PersonResponse'], archived: boolean) {
     <p class="small soft">Offered wherever somebody measures, sets or signs.</p>
     <ul class="plain-list">
       <li v-for="p in people.data.value ?? []" :key="p.id">
-        <span :class="{ soft: p.archived }">{{ p.name }}{{ p.archived ? ', put away' : '' }}</span>
+        <span :class="{ soft: p.archived }">{{ p.name }}{{ p.archived ? ', archived' : '' }}</span>
         <RouterLink class="ms-auto" :to="{ name: 'hand', params: { id: p.id } }" :aria-label="`${p.name}’s hand`"
           >hand</RouterLink
         >
         <button
           type="button"
           class="btn btn-plain"
-          :aria-label="`${p.archived ? 'Offer again' : 'Put away'}: ${p.name}`"
+          :aria-label="`${p.archived ? 'Offer again' : 'Archive'}: ${p.name}`"
           @click="put(p, !p.archived)"
         >
-          {{ p.archived ? 'Offer again' : 'Put away' }}
+          {{ p.archived ? 'Offer again' : 'Archive' }}
         </button>
       </li>
     </ul>

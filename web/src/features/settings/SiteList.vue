@@ -46,7 +46,7 @@ const form = useForm({
           <Field v-slot="{ bind }" name="timeZone" label="Time zone, if not the fleet’s">
             <BFormInput v-bind="bind" v-model="typed.timeZone" list="zones" />
           </Field>
-          <FormEnd>Keep it</FormEnd>
+          <FormEnd>Save</FormEnd>
         </form>
       </li>
     </ul>

@@ -63,8 +63,8 @@ const qr = (text: string) => `/api/install/qr.svg?text=${encodeURIComponent(text
             Then, in the tablet’s browser, “Add to home screen”. It opens without the server from then on.
           </p>
           <p class="mb-0">
-            Under <RouterLink to="/this-tablet">This tablet</RouterLink> choose what to take along. A tablet that warns
-            of the certificate has not done step 1: do not go on past the warning.
+            Under <RouterLink to="/this-tablet">This tablet</RouterLink> choose what to download for offline work. A
+            tablet that warns of the certificate has not done step 1: do not go on past the warning.
           </p>
         </section>
       </div>

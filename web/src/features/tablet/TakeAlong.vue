@@ -26,7 +26,7 @@ const engines = computed(() => whole.value.find((c) => c.key === chosen.value)?.
 
 <template>
   <section class="plate p-3">
-    <h2>Take along</h2>
+    <h2>Download for offline</h2>
     <p v-if="goneSince !== null" class="mt-2 mb-0">The server cannot be reached; what is on this tablet stays.</p>
     <template v-else>
       <template v-for="offer in offered" :key="offer.why">
@@ -39,9 +39,9 @@ const engines = computed(() => whole.value.find((c) => c.key === chosen.value)?.
             <BButton
               class="btn-plain"
               :disabled="!!busy"
-              :aria-label="`Take along ${row.name}`"
+              :aria-label="`Download ${row.name} for offline`"
               @click="take([toTake(row)])"
-              >Take along</BButton
+              >Download</BButton
             >
           </li>
         </ul>
@@ -58,7 +58,7 @@ const engines = computed(() => whole.value.find((c) => c.key === chosen.value)?.
           </BFormSelect>
         </Field>
         <BButton class="btn-act w-100" type="submit" :disabled="!engines.length || !!busy">{{
-          busy || (engines.length ? `Take ${plural(engines.length, 'engine')} along` : 'Take along')
+          busy || (engines.length ? `Download ${plural(engines.length, 'engine')}` : 'Download')
         }}</BButton>
       </form>
       <p v-if="failure" class="complaint mt-2 mb-0" role="alert">{{ failure }}</p>

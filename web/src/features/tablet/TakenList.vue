@@ -15,7 +15,7 @@ const all = computed(() => taken.value.reduce((sum, t) => sum + t.bytes, 0))
 <template>
   <section class="plate p-3">
     <h2>Taken along</h2>
-    <p v-if="!taken.length" class="mt-2 mb-0">No engine yet. Choose what to take along here, or on an engine’s page.</p>
+    <p v-if="!taken.length" class="mt-2 mb-0">No engine yet. Choose what to download here, or on an engine’s page.</p>
     <template v-else>
       <table class="ledger mt-2">
         <thead class="caps">

@@ -41,7 +41,7 @@ const hasType = computed(() => (types.data.value?.length ?? 0) > 0)
         <span class="mark" aria-hidden="true">3</span>
         <div>
           <strong>Open it and measure</strong>
-          <span class="soft">Or bring in an old <RouterLink to="/logbook">logbook</RouterLink>.</span>
+          <span class="soft">Or import an old <RouterLink to="/logbook">logbook</RouterLink>.</span>
         </div>
       </li>
     </ol>

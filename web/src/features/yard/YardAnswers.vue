@@ -14,7 +14,7 @@ const lines = computed(() => {
   const said = [
     `${counted(o.due)} ${form(o.due, 'engine falls', 'engines fall')} due by ${day(o.until)}.`,
     o.hoursThere
-      ? `${hours(o.hoursNeeded)} h of work for ${hours(o.hoursThere)} h of mechanics${o.withoutJob ? `; ${o.withoutJob} not planned yet` : ''}.`
+      ? `${hours(o.hoursNeeded)} h of work, ${hours(o.hoursThere)} h available${o.withoutJob ? `; ${o.withoutJob} not planned yet` : ''}.`
       : 'Nobody has working hours yet.',
   ]
   if (o.notFitting) said.push(`${counted(o.notFitting)} ${form(o.notFitting, 'does', 'do')} not fit.`)

@@ -21,7 +21,7 @@ function drawn(options: FormOptions<string>) {
               { default: ({ bind }: { bind: object }) => h('input', { ...bind, 'data-name': name }) },
             ),
           ),
-          h(FormEnd, null, { default: () => 'Keep it' }),
+          h(FormEnd, null, { default: () => 'Save' }),
         ])
     },
   })
@@ -89,7 +89,7 @@ describe('a form', () => {
     expect(form.find('button').text()).toBe('Saving…')
     finish('done')
     await flushPromises()
-    expect(form.find('button').text()).toBe('Keep it')
+    expect(form.find('button').text()).toBe('Save')
   })
 
   it('says what was done, with the way back where there is one', async () => {

@@ -67,7 +67,9 @@ describe('the main thing of an engine’s drift', () => {
         point('4E', { standing: 'tight', lastMm: 0.32, unlikeSiblings: true }),
       ],
     })
-    expect(driftHeadline(found, figures)).toBe('4 exhaust was found tight, 0.32 of 0.35 mm, and not set.')
+    expect(driftHeadline(found, figures)).toBe(
+      '4 exhaust was found tight, 0.32 mm where 0.35 is the least, and waits to be set.',
+    )
     expect(standingOut(found).map((p) => p.label)).toEqual(['4E', '1I'])
     expect(driftBelow(found, figures)).not.toMatch(/one in|chance/i)
   })
@@ -86,9 +88,9 @@ describe('the main thing of an engine’s drift', () => {
     ).toBe('The visit of 1 May 2026 read 0.04 mm tight throughout. Was the engine warm?'))
   it('is wear before the book, with the day that is worth it', () => {
     expect(driftHeadline(drift({ beforeBook: true }), figures)).toBe(
-      'Worth opening by 1 Feb 2027, before the book calls.',
+      'Check it by 1 Feb 2027, before the manual’s date.',
     )
-    expect(driftHeadline(drift({ beforeBook: true, openAfterHours: 0 }), figures)).toContain('Worth opening now')
+    expect(driftHeadline(drift({ beforeBook: true, openAfterHours: 0 }), figures)).toContain('Check it now')
   })
   it('is a valve that has begun to wear another way, with the hours since when', () => {
     const since = { point: '2E', sinceHours: 3000, mmPer1000h: -0.08, ownHoursToRisk: 500 }
@@ -109,10 +111,10 @@ describe('the main thing of an engine’s drift', () => {
   })
   it('is an early look without alarm where only little is known', () =>
     expect(driftHeadline(drift({ openAfterHours: 300, openDate: '2026-12-20' }), figures)).toBe(
-      'No valve is expected near its limit before the book calls; an early look is worth its price by 20 Dec 2026 all the same.',
+      'No valve is expected near its limit before the manual’s date; an early look is worth its price by 20 Dec 2026 all the same.',
     ))
   it('is quiet where nothing comes before the book, and says where nothing is known', () => {
-    expect(driftHeadline(drift(), figures)).toBe('Nothing drifts out before the book calls.')
+    expect(driftHeadline(drift(), figures)).toBe('No valve is expected out of limits before the manual’s date.')
     expect(driftHeadline(drift({ voice: voice({ valves: 0 }), openAfterHours: null }), figures)).toBe(
       'Not enough found yet to date; the book decides.',
     )
@@ -124,7 +126,7 @@ describe('what lies behind it', () => {
     expect(
       driftBelow(drift({ voice: voice({ raised: true, risk: 0.2, points: [{ point: '2E', p: 0.2 }] }) }), figures),
     ).toBe(
-      '2E closing 0.020 ± 0.004 mm a 1000 h, its sisters 0.012. The book calls in 600 h. One in five that one of its 2 valves is out of its limits when the book calls, if nothing new begins to fail; one in fifty if one begins to fail as they do in this fleet. 2E itself one in five.',
+      '2E closing 0.020 ± 0.004 mm a 1000 h, its sisters 0.012. The manual’s date is 600 h ahead. 20 % chance that one of its 2 valves is out of limits before the manual’s date, if nothing new begins to fail; 2 % if one begins to fail as they do in this fleet. 2E itself 20 %.',
     ))
   it('says of a book that has called since when', () =>
     expect(driftBelow(drift({ bookHoursLeft: -120 }), figures)).toContain('The book called 120 h ago.'))

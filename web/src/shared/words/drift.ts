@@ -32,7 +32,7 @@ export const standingOut = (drift: Drift) =>
 export function driftHeadline(drift: Drift, figures: Figures): string {
   const out = standingOut(drift)[0]
   if (out)
-    return `${spoken(out)} was found ${verdictWords[out.standing!]}, ${figures.figure(out.lastMm)} of ${figures.withUnit(out.standing === 'tight' ? out.minMm : out.maxMm)}, and not set.`
+    return `${spoken(out)} was found ${verdictWords[out.standing!]}, ${figures.withUnit(out.lastMm)} where ${figures.figure(out.standing === 'tight' ? out.minMm : out.maxMm)} is the ${out.standing === 'tight' ? 'least' : 'most'}, and waits to be set.`
   const changed = drift.voice.named.find((n) => n.sinceHours != null)
   if (changed) return `${namedText(changed)}.`
   const fast = drift.points.find((p) => p.unlikeSiblings)
@@ -50,16 +50,16 @@ export function driftHeadline(drift: Drift, figures: Figures): string {
   const again = drift.voice.lookAgain[0]
   if (drift.beforeBook)
     return drift.openAfterHours! > 0
-      ? `Worth opening by ${day(drift.openDate)}, before the book calls.`
-      : 'Worth opening now, before the book calls.'
+      ? `Check it by ${day(drift.openDate)}, before the manual’s date.`
+      : 'Check it now, before the manual’s date.'
   if (again) return `${again.point} asks for another look.`
   if (lastOut) return `${lastOut} was out of its window when it was last found.`
   const early =
     drift.openAfterHours != null && (drift.bookHoursLeft == null || drift.openAfterHours < drift.bookHoursLeft)
   if (early)
-    return `No valve is expected near its limit before the book calls; an early look is worth its price ${drift.openAfterHours! > 0 ? `by ${day(drift.openDate)}` : 'now'} all the same.`
-  if (!drift.voice.valves) return 'Not enough found yet to date; the book decides.'
-  return 'Nothing drifts out before the book calls.'
+    return `No valve is expected near its limit before the manual’s date; an early look is worth its price ${drift.openAfterHours! > 0 ? `by ${day(drift.openDate)}` : 'now'} all the same.`
+  if (!drift.voice.valves) return 'Not enough found yet for a date of its own: the next one comes from the manual.'
+  return 'No valve is expected out of limits before the manual’s date.'
 }
 
 /** What lies behind it: rate, odds with their day, the book. */
@@ -78,8 +78,8 @@ export function driftBelow(drift: Drift, figures: Figures): string {
   if (drift.bookHoursLeft != null)
     said.push(
       drift.bookHoursLeft > 0
-        ? `The book calls in ${hours(drift.bookHoursLeft)} h.`
-        : `The book called ${hours(-drift.bookHoursLeft)} h ago.`,
+        ? `The manual’s date is ${hours(drift.bookHoursLeft)} h ahead.`
+        : `The manual’s date was ${hours(-drift.bookHoursLeft)} h ago.`,
     )
   if (!standingOut(drift).length) said.push(engineChance(drift.voice), whoStandsOut(drift.voice))
   return said.filter(Boolean).join(' ')

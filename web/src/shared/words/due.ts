@@ -3,7 +3,7 @@ import { day } from '../figures/days'
 import { hours } from '../figures/hours'
 import type { Figures } from '../figures/useFigures'
 import { counted, form, plural } from './counts'
-import { begun, chance } from './odds'
+import { chance } from './odds'
 import { verdictWords } from './verdicts'
 import { earlyLooks, namedText } from './voice'
 
@@ -16,7 +16,7 @@ export const ruleWords: Record<Schemas['DueRule'], string> = {
   bookHours: 'book hours',
   bookMonths: 'book months',
   firstCheck: 'the first check',
-  symptom: 'an operator’s slip',
+  symptom: 'an operator’s report',
   followUp: 'a follow-up',
   resetHot: 'setting hot after break-in',
   nothing: 'nothing',
@@ -32,16 +32,17 @@ export function headline(rows: Row[], early: Schemas['EarlyLooks']): string {
   const loose = findings.filter((f) => f.state === 'loose').length
   const overdue = rows.filter(isOverdue).length
   const said: string[] = []
-  if (tight) said.push(`${counted(tight)} ${form(tight, 'valve was', 'valves were')} found tight and not set.`)
-  if (loose) said.push(`${counted(loose)} ${form(loose, 'was', 'were')} found loose and not set.`)
+  if (tight) said.push(`${counted(tight)} tight ${form(tight, 'valve waits', 'valves wait')} to be set.`)
+  if (loose) said.push(`${counted(loose)} loose ${form(loose, 'one waits', 'ones wait')} to be set.`)
   if (early.engines) said.push(earlyLooks(early))
   const unread = rows.filter((r) => r.hoursToday?.toBeRead).length
   if (unread) said.push(`${counted(unread)} ${form(unread, 'meter is', 'meters are')} to be read.`)
-  if (overdue) said.push(`${counted(overdue)} ${form(overdue, 'is', 'are')} overdue by the book.`)
+  if (overdue)
+    said.push(`${counted(overdue)} ${form(overdue, 'engine is past its', 'engines are past their')} interval.`)
   if (said.length > 0) return said.join(' ')
   if (rows.some((r) => r.voice.foundOut.length || r.voice.lookAgain.length))
     return 'Nothing is due. Some valves were found out of their windows, or ask for another look.'
-  return rows.length === 0 ? 'No engine yet.' : 'Nothing presses. The book decides.'
+  return rows.length === 0 ? 'No engine yet.' : 'Nothing is urgent; the next dates come from the manual.'
 }
 
 /** What a meter shows today: about, where it runs on since it was read. */
@@ -67,7 +68,7 @@ export const symptomWords: Record<Schemas['Symptom'], string> = {
   deadCylinder: 'a cylinder does not fire',
 }
 
-/** A slip or a follow-up in a few words. */
+/** A report or a follow-up in a few words. */
 export function callText(call: Schemas['CallResponse']): string {
   const noticed = call.symptoms.map((s) => symptomWords[s]).join(', ')
   const said = [noticed, call.what].filter(Boolean).join(': ')
@@ -88,7 +89,7 @@ export function decision(row: Row, figures: Figures): Decision {
   if (finding) {
     const more = row.findings.length - 1
     return {
-      main: `${finding.point} found ${verdictWords[finding.state]}, ${figures.figure(finding.mm)} of ${figures.withUnit(finding.limitMm)}`,
+      main: `${finding.point} found ${verdictWords[finding.state]}, ${figures.withUnit(finding.mm)} where ${figures.figure(finding.limitMm)} is the ${finding.state === 'tight' ? 'least' : 'most'}`,
       below: more > 0 ? `not set, and ${plural(more, 'point')} more: now` : 'not set: now',
       tone: finding.state === 'tight' ? 'tight' : 'loose',
     }
@@ -115,7 +116,7 @@ export function decision(row: Row, figures: Figures): Decision {
     return { main: call ? callText(call) : ruleWords[rule], below: `by ${day(date)}`, tone: 'ink' }
   }
   if (rule === 'bookMonths') return { main: 'Book months', below: `on ${day(date)}`, tone: 'ink' }
-  if (!row.hasFigures) return { main: 'Never opened on record', below: 'open it, or bring in its logbook', tone: 'ink' }
+  if (!row.hasFigures) return { main: 'Never measured here', below: 'open it, or import its logbook', tone: 'ink' }
   return row.noInterval
     ? { main: 'No interval given', below: 'add hours or months to its type in the book', tone: 'ink' }
     : { main: 'No limit in sight', below: 'nothing drifts out within the years looked at', tone: 'ink' }
@@ -127,22 +128,17 @@ function drifting(row: Row): Decision {
   const { named, risk, points, valves, raised } = row.voice
   const side = row.driftSide === 'loose' ? 'loose' : 'tight'
   const book =
-    row.aheadOfBookHours && row.aheadOfBookHours > 0 ? `; the book ${hours(row.aheadOfBookHours)} h later` : ''
-  const worth =
-    !left || left <= 0
-      ? 'worth opening now'
-      : date
-        ? `worth opening by ${day(date)}`
-        : `worth opening in ${hours(left)} h`
+    row.aheadOfBookHours && row.aheadOfBookHours > 0
+      ? `; the manual would allow ${hours(row.aheadOfBookHours)} h more`
+      : ''
+  const worth = !left || left <= 0 ? 'check now' : date ? `check by ${day(date)}` : `check in ${hours(left)} h`
   const own = points[0]
   const main = named[0]
     ? namedText(named[0])
     : own
-      ? `${own.point}: ${chance(own.p)} that it is out when the book calls`
+      ? `${own.point}: ${chance(own.p)} that it is out of limits before the manual’s date`
       : risk != null
-        ? begun(
-            `${chance(risk)} that ${valves === 1 ? 'its valve' : `one of ${valves} valves`} is out when the book calls`,
-          )
+        ? `${chance(risk)} that ${valves === 1 ? 'its valve' : `one of ${valves} valves`} is out of limits before the manual’s date`
         : 'An early look is worth its price'
   return { main, below: `${worth}${book}`, tone: raised ? side : 'ink' }
 }
@@ -152,8 +148,8 @@ export function decidesWhen(row: Row): string {
   const { rule, hours: left, date } = row.decides
   if (row.findings[0]) return `${row.findings[0].point} decides: now`
   if (rule === 'nothing')
-    return !row.hasFigures ? 'Not opened on record yet' : row.noInterval ? 'No interval given' : 'No limit in sight'
-  if (rule === 'symptom') return `An operator’s slip decides: ${day(date)}`
+    return !row.hasFigures ? 'Never measured here' : row.noInterval ? 'No interval given' : 'No limit in sight'
+  if (rule === 'symptom') return `An operator’s report decides: ${day(date)}`
   if (rule === 'followUp') return `A follow-up decides: ${day(date)}`
   const who = rule === 'drift' ? 'Drift decides' : 'The book decides'
   if (left == null) return `${who}: ${day(date)}`

@@ -18,8 +18,8 @@ export const isFree = ({ gear }: Gear, cylinder: number) =>
 /** What tells the lap a mark comes up on. */
 export const whichLap = (gear: Gear, own: number, companion: number) =>
   gear.gear === 'bucket'
-    ? `Which lap is it on? Look at ${gearNamed(gear)} of ${own}, then of ${companion}.`
-    : `Which lap is it on? Take hold of ${gearNamed(gear)} of ${own}, then of ${companion}.`
+    ? `Compression or overlap? Look at ${gearNamed(gear)} of ${own}, then of ${companion}.`
+    : `Compression or overlap? Take hold of ${gearNamed(gear)} of ${own}, then of ${companion}.`
 
 /** What must be so where no other cylinder tells; a two-stroke has no second lap. */
 export function mustBeFree(gear: Gear, cylinder: number, twoStroke: boolean) {

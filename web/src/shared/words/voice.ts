@@ -2,7 +2,7 @@ import type { Schemas } from '../../api/client'
 import { hours } from '../figures/hours'
 import type { Figures } from '../figures/useFigures'
 import { counted, form } from './counts'
-import { begun, chance } from './odds'
+import { begun, chance, percent } from './odds'
 
 type Voice = Schemas['VoiceResponse']
 
@@ -19,16 +19,16 @@ export function earlyLooks(early: Schemas['EarlyLooks']): string {
     : `${counted(engines)} engines are worth an early look; of these ${of}.`
 }
 
-/** One in five that one of its 12 valves is out of its limits when the book calls, if nothing new begins to fail. */
+/** 20 % chance that one of its 12 valves is out of limits before the manual’s date, if nothing new begins to fail. */
 export function engineChance(voice: Voice): string {
   if (voice.risk == null) return ''
   const of = voice.valves === 1 ? 'that its valve' : `that one of its ${voice.valves} valves`
   const ifNew =
-    voice.riskIfNew != null && chance(voice.riskIfNew) !== chance(voice.risk)
-      ? `; ${chance(voice.riskIfNew)} if one begins to fail as they do in this fleet`
+    voice.riskIfNew != null && percent(voice.riskIfNew) !== percent(voice.risk)
+      ? `; ${percent(voice.riskIfNew)} if one begins to fail as they do in this fleet`
       : ''
   return begun(
-    `${chance(voice.risk)} ${of} is out of its limits when the book calls, if nothing new begins to fail${ifNew}.`,
+    `${chance(voice.risk)} ${of} is out of limits before the manual’s date, if nothing new begins to fail${ifNew}.`,
   )
 }
 
@@ -36,7 +36,7 @@ export function engineChance(voice: Voice): string {
 export function whoStandsOut(voice: Voice): string {
   if (!voice.raised || voice.risk == null) return ''
   return voice.points.length
-    ? begun(`${voice.points.map((p) => `${p.point} itself ${chance(p.p)}`).join(', ')}.`)
+    ? begun(`${voice.points.map((p) => `${p.point} itself ${percent(p.p)}`).join(', ')}.`)
     : voice.named.length
       ? ''
       : 'No single one stands out.'

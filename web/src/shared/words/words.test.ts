@@ -4,7 +4,7 @@ import type { Figures } from '../figures/useFigures'
 import { counted, form, plural } from './counts'
 import { decidesWhen, decision, headline, isOverdue, meterText, unreadText } from './due'
 import { glossary } from './glossary'
-import { odds } from './odds'
+import { chance, percent } from './odds'
 import { letterOf, shortKind, spoken } from './points'
 import { readingText, triesText } from './readings'
 import { engineChance, lookAgainText, whoStandsOut } from './voice'
@@ -59,20 +59,27 @@ describe('counts', () => {
 })
 
 describe('a chance', () => {
-  it('is said as plain odds', () => {
-    expect([odds(0.05), odds(0.1), odds(0.01), odds(1 / 7)]).toEqual([
-      'one in twenty',
-      'one in ten',
-      'one in a hundred',
-      'one in 7',
+  it('is said in percent, and no likelier than it is', () => {
+    expect([0.05, 0.1, 1 / 7, 0.0042, 0.0001, 0.995].map(percent)).toEqual([
+      '5 %',
+      '10 %',
+      '14 %',
+      '0.4 %',
+      'less than 0.1 %',
+      'over 99 %',
     ])
+    expect(chance(0.05)).toBe('5 % chance')
   })
 })
 
 describe('what decides', () => {
   it('is a finding said as found, with its unit, never as a chance', () => {
     const said = decision(row({ findings: [finding('4E', 'tight', 0.32, 0.35)] }), figures)
-    expect(said).toEqual({ main: '4E found tight, 0.32 of 0.35 mm', below: 'not set: now', tone: 'tight' })
+    expect(said).toEqual({
+      main: '4E found tight, 0.32 mm where 0.35 is the least',
+      below: 'not set: now',
+      tone: 'tight',
+    })
   })
 
   it('names how many more were found', () => {
@@ -92,17 +99,17 @@ describe('what decides', () => {
 
   it('is drift, as the chance of all its valves, how early a look is worth it, and how much later the book is', () => {
     expect(decision(drifting({}), figures)).toEqual({
-      main: 'One in five that one of 12 valves is out when the book calls',
-      below: 'worth opening by 3 Dec 2026; the book 750 h later',
+      main: '20 % chance that one of 12 valves is out of limits before the manual’s date',
+      below: 'check by 3 Dec 2026; the manual would allow 750 h more',
       tone: 'tight',
     })
-    expect(decision(drifting({}, 0), figures).below).toContain('worth opening now')
+    expect(decision(drifting({}, 0), figures).below).toContain('check now')
     expect(decidesWhen(drifting({}))).toBe('Drift decides: in 40 h')
   })
 
   it('names a valve only by its own odds, or as wearing another way since a visit', () => {
     expect(decision(drifting({ points: [{ point: '2E', p: 0.25 }] }), figures).main).toBe(
-      '2E: one in four that it is out when the book calls',
+      '2E: 25 % chance that it is out of limits before the manual’s date',
     )
     const since = { point: '3E', sinceHours: 3000, mmPer1000h: -0.08, ownHoursToRisk: 500 }
     expect(decision(drifting({ named: [since] }), figures).main).toBe('3E has worn another way since 3\u202f000 h')
@@ -115,10 +122,10 @@ describe('what decides', () => {
       voice: { ...quiet, risk: 0.02 },
     })
     expect(decision(early, figures)).toMatchObject({
-      below: 'worth opening by 18 Jan 2027; the book 372 h later',
+      below: 'check by 18 Jan 2027; the manual would allow 372 h more',
       tone: 'ink',
     })
-    expect(headline([early], none)).toBe('Nothing presses. The book decides.')
+    expect(headline([early], none)).toBe('Nothing is urgent; the next dates come from the manual.')
   })
 
   it('is the book, overdue or to come', () => {
@@ -138,18 +145,18 @@ describe('what decides', () => {
       main: 'No interval given',
       below: 'add hours or months to its type in the book',
     })
-    expect(decidesWhen({ ...none, hasFigures: false } as Schemas['DueRow'])).toBe('Not opened on record yet')
+    expect(decidesWhen({ ...none, hasFigures: false } as Schemas['DueRow'])).toBe('Never measured here')
   })
 })
 
 describe('the yard in a sentence', () => {
   it('is quiet where nothing presses', () =>
-    expect(headline([row({})], none)).toBe('Nothing presses. The book decides.'))
+    expect(headline([row({})], none)).toBe('Nothing is urgent; the next dates come from the manual.'))
 
   it('counts in words that agree, and of the early ones says how many are expected out', () => {
     const rows = [row({ findings: [finding('4E', 'tight', 0.32, 0.35)] }), row({ bookHoursLeft: -1 })]
     expect(headline(rows, { engines: 7, expectedOut: 1.8 })).toBe(
-      'One valve was found tight and not set. Seven engines are worth an early look; of these about two are expected out by their date. One is overdue by the book.',
+      'One tight valve waits to be set. Seven engines are worth an early look; of these about two are expected out by their date. One engine is past its interval.',
     )
     expect(headline([row({})], { engines: 2, expectedOut: 0.3 })).toBe(
       'Two engines are worth an early look; of these hardly one is expected out by their date.',
@@ -157,7 +164,7 @@ describe('the yard in a sentence', () => {
   })
 
   it('never says that nothing presses where something was found out of its window', () =>
-    expect(headline([row({ voice: voice({ foundOut: ['4E'] }) })], none)).not.toContain('Nothing presses'))
+    expect(headline([row({ voice: voice({ foundOut: ['4E'] }) })], none)).not.toContain('Nothing is urgent'))
 
   it('counts the meters that nobody has read for too long', () => {
     const unread = row({
@@ -176,14 +183,12 @@ describe('the yard in a sentence', () => {
 describe('what is said of an engine', () => {
   it('is the chance of all its valves, with and without new failures', () => {
     expect(engineChance(voice({ risk: 0.05, riskIfNew: 0.08 }))).toBe(
-      'One in twenty that one of its 12 valves is out of its limits when the book calls, if nothing new begins to fail; one in 13 if one begins to fail as they do in this fleet.',
+      '5 % chance that one of its 12 valves is out of limits before the manual’s date, if nothing new begins to fail; 8 % if one begins to fail as they do in this fleet.',
     )
     expect(engineChance(quiet)).toBe('')
   })
   it('names who stands out by its own odds, or says that nobody does', () => {
-    expect(whoStandsOut(voice({ raised: true, risk: 0.3, points: [{ point: '2E', p: 0.25 }] }))).toBe(
-      '2E itself one in four.',
-    )
+    expect(whoStandsOut(voice({ raised: true, risk: 0.3, points: [{ point: '2E', p: 0.25 }] }))).toBe('2E itself 25 %.')
     expect(whoStandsOut(voice({ raised: true, risk: 0.3 }))).toBe('No single one stands out.')
   })
   it('asks for another look, and calls nothing a finding', () =>

@@ -78,7 +78,7 @@ const run = useForm(decide('runs'))
         </Field>
         <div class="d-flex gap-2 flex-wrap">
           <button type="button" class="btn btn-plain" :disabled="stand.busy" @click="stand.submit()">
-            Keep it off
+            Keep out of service
           </button>
           <button type="button" class="btn btn-plain" :aria-expanded="runs" @click="runs = !runs">It may run…</button>
         </div>

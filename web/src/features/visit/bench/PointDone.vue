@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import VerdictMark from '../../../instruments/VerdictMark.vue'
 import { hours } from '../../../shared/figures/hours'
 import type { Figures } from '../../../shared/figures/useFigures'
-import { begun, chance } from '../../../shared/words/odds'
+import { chance } from '../../../shared/words/odds'
 import { readingText } from '../../../shared/words/readings'
 import type { Entry } from '../../../offline/entries'
 import { startWords } from '../../../shared/words/amounts'
@@ -70,8 +70,8 @@ function passed() {
       }}</span>
     </p>
     <p v-if="point.outByNextVisit != null && !closed" class="mt-1 mb-1">
-      {{ begun(chance(point.outByNextVisit)) }} that it stands {{ point.outSide }} by the book’s next visit: worth
-      setting while the cover is off.
+      {{ chance(point.outByNextVisit) }} that it is {{ point.outSide }} by the manual’s next date: set it while the
+      cover is off.
     </p>
     <p v-if="point.hoursToRiskFromHere != null" class="small soft">
       Left here, this valve’s share of the engine’s risk is used up after about

@@ -25,7 +25,9 @@ const banner = computed(() =>
 
 <template>
   <div v-if="nobody" class="conflict" role="alert">
-    Choose who measures: every figure carries a name.<template v-if="untold"> What was said waits for it.</template>
+    Choose who measures: every figure carries a name.<template v-if="untold">
+      Your reading waits until you choose.</template
+    >
   </div>
   <div v-if="held" class="conflict" role="alert">
     <span>{{ held.detail }}</span>

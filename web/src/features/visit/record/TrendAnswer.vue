@@ -19,7 +19,7 @@ const now = computed<TrendAnswer>(() =>
 <template>
   <section class="plate p-3 d-flex gap-2 align-items-center flex-wrap">
     <h2>Does this visit count for the trend?</h2>
-    <PersonField v-model="preferences.person" label="Who says so" />
+    <PersonField v-model="preferences.person" label="Your name" />
     <BButton
       v-for="(text, what) in trendAnswers"
       :key="what"
