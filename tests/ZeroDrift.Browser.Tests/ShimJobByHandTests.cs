@@ -78,11 +78,11 @@ public sealed class ShimJobByHandTests : IDisposable
         screen.See("Decided: 2.70 mm");
         Assert.DoesNotContain("clockwise", screen.Driver.FindElement(By.CssSelector(".middle")).Text, StringComparison.Ordinal);
         screen.Press("2.70 fitted");
-        screen.See("Measure again: which blade drags?");
+        screen.See("Again: which blade drags?");
         Drags("0.20");
         Heads("1 exhaust");
         screen.Press("2.70 fitted");
-        screen.See("Measure again: which blade drags?");
+        screen.See("Again: which blade drags?");
         Drags("0.40");
         Assert.Contains(await StateAsync(job), (string[])["measuredAgain", "fitted"]);
         CloseUp("Olav");

@@ -250,7 +250,7 @@ public sealed class ValvetrainsByHandTests : IDisposable
         screen.See("Fit 2.70 mm in place of 2.81");
         Assert.DoesNotContain("clockwise", screen.Driver.FindElement(By.CssSelector(".middle")).Text, StringComparison.Ordinal);
         screen.Press("2.70 fitted");
-        screen.See("Measure again: which blade drags?");
+        screen.See("Again: which blade drags?");
         screen.See("0.21 mm (8.3 thou) is expected with this shim.");
         // What was found belongs to the shim that came out: no other is advised until it is measured with this one.
         Assert.DoesNotContain("in place of", screen.Text, StringComparison.Ordinal);

@@ -121,10 +121,7 @@ const tickText = (t: number | Date) => {
       />
     </svg>
     <p v-if="!compact" class="small mb-0 told" aria-live="polite">
-      {{
-        told ||
-        `Ring: as found. Dot: as left. Bar: between two blades. Band: the window. Fan: 90 % range. ${unit}.`
-      }}
+      {{ told || `Ring: as found. Dot: as left. Bar: between two blades. Band: the window. Fan: 90 % range. ${unit}.` }}
     </p>
   </div>
 </template>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { kindWord, letterOf } from '../shared/words/points'
 import { banksOf } from './banksOf'
 
-/** The heads from above: cylinders and lash points where they sit, FRONT to the left, one row a bank; every point a key as large as a thumb. */
+/**
+ * The heads from above: cylinders and lash points where they sit, FRONT to the left, one line a bank however long it is, so that a straight engine looks
+ * straight; what does not fit is scrolled, with the point at hand in the middle. Every point is a key as large as a thumb.
+ */
 export interface HeadPoint {
   label: string
   cylinder: number
@@ -31,15 +33,19 @@ const banks = computed(() => {
   if (!props.mirrored) return seen
   return [...seen].reverse().map((bank) => [...bank].reverse().map((c) => ({ ...c, points: [...c.points].reverse() })))
 })
-const box = ref<HTMLElement>()
-const { width } = useElementSize(box)
-/** A bank that is too long for its place breaks into rows alike, two and two and not three and one. */
-function rowPx(bank: { points: HeadPoint[] }[]): string | undefined {
-  const bore = 3 + 2 + Math.max(...bank.map((c) => c.points.length)) * 45 - 1
-  const fits = Math.floor((width.value + 3) / bore)
-  if (fits < 1 || fits >= bank.length) return undefined
-  return `${Math.ceil(bank.length / Math.ceil(bank.length / fits)) * bore}px`
-}
+const box = useTemplateRef<HTMLElement>('box')
+watch(
+  () => props.current,
+  () =>
+    void nextTick(() => {
+      for (const bank of box.value?.querySelectorAll<HTMLElement>('.bank') ?? []) {
+        const point = bank.querySelector<HTMLElement>('.current')
+        // Its own line alone: the page stays where it is.
+        if (point) bank.scrollLeft = point.offsetLeft - (bank.clientWidth - point.offsetWidth) / 2
+      }
+    }),
+  { immediate: true },
+)
 /** What the letter and the figure leave unsaid. */
 const more = (p: HeadPoint) =>
   [kindWord(p.kind), p.place, p.state && p.state !== 'inWindow' ? p.state : ''].filter(Boolean).join(', ')
@@ -48,7 +54,7 @@ const more = (p: HeadPoint) =>
 <template>
   <div ref="box" role="group" :aria-label="`Head map, front to the ${mirrored ? 'right' : 'left'}`">
     <span class="caps d-block" :class="{ 'text-end': mirrored }">{{ mirrored ? 'Front ▸' : '◂ Front' }}</span>
-    <div v-for="(bank, b) in banks" :key="b" class="bank" :style="{ maxWidth: rowPx(bank) }">
+    <div v-for="(bank, b) in banks" :key="b" class="bank">
       <div v-for="c in bank" :key="c.cylinder" class="bore">
         <span class="cylinder">{{ c.cylinder }}</span>
         <div class="points">
@@ -76,10 +82,13 @@ const more = (p: HeadPoint) =>
 
 <style scoped>
 .bank {
+  position: relative;
   display: flex;
-  flex-wrap: wrap;
   gap: 3px;
   margin-top: 4px;
+  overflow-x: auto;
+  overscroll-behavior-x: contain;
+  scrollbar-width: thin;
 }
 .bank + .bank {
   border-top: 2px dotted var(--line);
@@ -89,6 +98,8 @@ const more = (p: HeadPoint) =>
 .bore {
   border: 1px solid var(--hairline);
   padding: 0;
+  flex: 1 0 auto;
+  max-width: 260px;
 }
 .cylinder {
   display: block;
@@ -105,7 +116,8 @@ const more = (p: HeadPoint) =>
   flex-direction: column;
   align-items: center;
   justify-content: center;
-  width: 44px;
+  flex: 1;
+  min-width: 44px;
   min-height: 44px;
   padding: 0;
   border: 1.4px solid var(--ink);

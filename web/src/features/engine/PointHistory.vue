@@ -26,13 +26,13 @@ const sentence = computed(() => {
   if (!p.rate) return found + (p.series.length ? 'Too few readings for a rate.' : 'Never measured.')
   const way = p.rate.mmPer1000h < 0 ? 'Closing' : 'Opening'
   const rate = `${way} ${figures.rate(p.rate.mmPer1000h)} ± ${figures.rate(p.rate.standardErrorMmPer1000h)} ${figures.unit} a 1000 h${p.unlikeSiblings ? ', unlike its siblings' : ''}.`
-  const chance =
+  const ahead =
     found || p.hoursToRisk == null || !p.side
       ? ''
       : p.hoursToRisk > 0
         ? ` ${chance(props.risk)} that it is ${p.side} in ${hours(p.hoursToRisk)} h.`
         : ` More than ${chance(props.risk)} that it is already ${p.side}.`
-  return found + rate + chance
+  return found + rate + ahead
 })
 const series = computed(() =>
   props.point.series.map((s) => ({ ...s, foundMm: s.foundMm ?? null, leftMm: s.leftMm ?? null })),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { hours } from '../../../shared/figures/hours'
 import { jobWord } from '../../../shared/words/jobs'
@@ -8,14 +9,22 @@ import type { Sheet, Visit } from './useVisit'
 
 /** Over the bench: which engine, who measures, and the steps of the visit. */
 const person = defineModel<string>('person', { required: true })
-defineProps<{
+const props = defineProps<{
   view: Visit
   sheet: Sheet
   steps: { step: Step; text: string; done: boolean }[]
   step: Step
   closed: boolean
+  stop?: Sheet['stops'][number]
 }>()
 defineEmits<{ go: [step: Step]; ways: []; pause: [] }>()
+/** Where the crank stands, where its picture is further down the page. */
+const stands = computed(() =>
+  props.closed || props.view.bench || props.stop?.crankDeg == null || !props.stop.proved
+    ? ''
+    : `Stop ${props.stop.index + 1}: ${props.stop.sign.replace(/\.$/, '')}`,
+)
+const toCrank = () => document.getElementById('crank')?.scrollIntoView({ block: 'center' })
 </script>
 
 <template>
@@ -29,6 +38,7 @@ defineEmits<{ go: [step: Step]; ways: []; pause: [] }>()
       }}<template v-if="sheet.engineTemperatureC != null">, {{ sheet.engineTemperatureC }} °C</template
       ><template v-if="sheet.specRevision"> · book rev. {{ sheet.specRevision }}</template>
     </span>
+    <button v-if="stands" type="button" class="chip" @click="toCrank">⟳ {{ stands }}</button>
     <div v-if="!closed" class="who small soft">
       <PersonField v-model="person" label="Who measures" />
     </div>
@@ -108,6 +118,27 @@ nav button.here {
   color: var(--ink);
   font-weight: 700;
   border-bottom-color: var(--blue);
+}
+.chip {
+  display: none;
+  min-height: 44px;
+  max-width: 18rem;
+  padding: 0 0.9rem;
+  border: 1.4px solid var(--ink);
+  border-radius: 22px;
+  background: var(--plate);
+  color: var(--ink);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+@media (max-width: 1100px) {
+  .chip {
+    display: inline-block;
+  }
+  .facts-line {
+    display: none;
+  }
 }
 @media print {
   .bar {

@@ -15,6 +15,7 @@ import { useAwake } from '../../../shared/signals/useAwake'
 import { jobNames } from '../../../shared/words/jobs'
 import CorrectDialog from '../record/CorrectDialog.vue'
 import BenchBar from './BenchBar.vue'
+import BenchHeads from './BenchHeads.vue'
 import BenchSide from './BenchSide.vue'
 import CloseUpStep from './CloseUpStep.vue'
 import ConditionStep from './ConditionStep.vue'
@@ -133,7 +134,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
 
 <template>
   <Loaded :query="query" live what="visit" back="/at-the-engine" back-text="The open visits">
-    <template v-if="view && sheet">
+    <div v-if="view && sheet" class="bench-page">
       <BenchBar
         v-model:person="preferences.person"
         :view="view"
@@ -141,6 +142,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         :steps="steps"
         :step="step"
         :closed="closed"
+        :stop="stop"
         @go="go"
         @ways="waysOpen = true"
         @pause="say({ kind: 'paused' })"
@@ -155,16 +157,9 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
         :trouble="trouble"
         @understood="understood"
       />
-      <main class="bench">
-        <BenchSide
-          class="side"
-          :bench="view.bench"
-          :sheet="sheet"
-          :stop="stop"
-          :current="current"
-          :saved="saved"
-          @pick="pick"
-        />
+      <BenchHeads :sheet="sheet" :stop="stop" :current="current" @pick="pick" />
+      <main class="bench" :class="{ barring: findsStop }">
+        <BenchSide class="side" :bench="view.bench" :sheet="sheet" :stop="stop" :saved="saved" />
         <div ref="middle" class="plate plate-strong middle">
           <MakeSafeStep
             v-if="step === 'makeSafe'"
@@ -259,12 +254,19 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
       />
       <WaysDialog v-model="waysOpen" :view="view" :sheet="sheet" @say="say" />
       <GiveUpDialog v-model="givingUp" :visit-id="view.visitId" @give-up="(why) => say({ kind: 'abandoned', why })" />
-    </template>
+    </div>
   </Loaded>
 </template>
 
 <style scoped>
+.bench-page {
+  min-height: 100dvh;
+  display: flex;
+  flex-direction: column;
+}
 .bench {
+  flex: 1;
+  width: 100%;
   display: grid;
   grid-template-columns: 300px minmax(0, 1fr) 316px;
   gap: 14px;
@@ -273,31 +275,36 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
   margin: 0 auto;
   align-items: start;
 }
+/* As high as the page, so that what stands at its lower edge stands at the page's. */
 .middle {
-  padding: 1.5rem;
+  --pad: 1.5rem;
+  padding: var(--pad);
+  align-self: stretch;
+  display: flex;
+  flex-direction: column;
 }
 .right {
   max-height: calc(100vh - 84px);
   overflow-y: auto;
 }
+/* Where there is room for one column, the point has it; the crank comes first only while it is turned. */
 @media (max-width: 1100px) {
   .bench {
-    grid-template-columns: 260px minmax(0, 1fr);
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: 1fr;
+    padding: 0;
+    gap: 0;
+  }
+  .middle {
+    --pad: 1rem;
+    order: -1;
+    border-width: 0;
+  }
+  .barring .side {
+    order: -2;
   }
   .right {
-    grid-column: 1 / -1;
     max-height: none;
-  }
-  .middle {
-    padding: 1rem;
-  }
-}
-@media (max-width: 700px) {
-  .bench {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .middle {
-    order: -1;
   }
 }
 </style>

@@ -1,26 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../../api/client'
-import HeadMap from '../../../instruments/HeadMap.vue'
 import CrankDial from '../../../instruments/CrankDial.vue'
-import type { Unit } from '../../../shared/figures/lengths'
-import { useFigures } from '../../../shared/figures/useFigures'
-import { usePreferences } from '../../../shared/preferences'
-import { readingText } from '../../../shared/words/readings'
-import type { Point, Sheet } from './useVisit'
+import type { Sheet } from './useVisit'
 
-/** Beside the point: where the crank stands, the heads, how far the visit is, and whether it is saved. */
+/** Beside the point: where the crank stands, how far the visit is, and whether it is saved. */
 const props = defineProps<{
   /** A head on a bench: there is no crank to turn. */
   bench?: boolean
   sheet: Sheet
   stop?: Schemas['SheetStopRecord']
-  current?: Point
   saved: 'saved' | 'saving' | 'waiting'
 }>()
-defineEmits<{ pick: [label: string] }>()
-const figures = useFigures(() => props.sheet.trayUnit as Unit)
-const preferences = usePreferences()
 /** Where it is, and the stop it goes to: this one until it is proved, then the one after. */
 const stands = computed(() => props.sheet.standsDeg ?? null)
 const isHere = computed(
@@ -48,28 +39,6 @@ const asked = computed(() => {
 })
 const found = computed(() => asked.value.filter((p) => !p.owesFound).length)
 const done = computed(() => asked.value.filter((p) => p.done).length)
-/** A bracket stands at its middle: there is room for one figure only. */
-const figureOf = (p: Point) => {
-  const reading = p.left ?? p.found
-  return reading?.estimateMm != null
-    ? figures.rough(reading.estimateMm)
-    : readingText(reading, figures.figure, true) || null
-}
-const heads = computed(() =>
-  props.sheet.points.map((p) => ({
-    ...p,
-    id: p.label,
-    figure: figureOf(p),
-    state: (p.left ?? p.found)?.state ?? null,
-    dim: props.sheet.lobeAway
-      ? !p.done &&
-        !props.sheet.lobeAway.here.includes(p.label) &&
-        !props.sheet.lobeAway.computed.some((c) => c.point === p.label)
-      : props.stop
-        ? !props.stop.points.includes(p.label)
-        : false,
-  })),
-)
 const words = {
   saved: 'Saved on the server.',
   saving: 'Saving…',
@@ -79,7 +48,7 @@ const words = {
 
 <template>
   <div>
-    <section v-if="!bench" class="plate p-3">
+    <section v-if="!bench" id="crank" class="plate p-3">
       <CrankDial
         :cycle="sheet.cycleDeg"
         :order="sheet.firingOrder"
@@ -101,20 +70,6 @@ const words = {
       </p>
     </section>
     <section class="plate p-2 mt-2">
-      <HeadMap
-        :points="heads"
-        :mirrored="preferences.mirrored"
-        :current="current?.label"
-        @pick="$emit('pick', $event)"
-      />
-      <p class="small soft mb-1">
-        Outlined:
-        {{
-          sheet.method === 'lobeAway'
-            ? 'lobe away here, as seen or by the timing. Grey: further on.'
-            : 'reachable at this stop. Grey: another stop.'
-        }}
-      </p>
       <strong>{{ found }} of {{ asked.length }} found, {{ done }} done</strong>
       <div
         class="progress-line"

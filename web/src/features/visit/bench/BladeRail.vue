@@ -129,6 +129,31 @@ function nearest(sorted: string[]) {
 
 <template>
   <div>
+    <!-- What comes and goes stands above the rail, so that the rail stays where it is. -->
+    <div
+      v-if="suggest && suggest.length > 1"
+      class="stacked"
+      role="group"
+      :aria-label="`${suggest.join(' and ')} stacked`"
+    >
+      <span
+        ><strong class="figure">{{ suggest.join(' + ') }}</strong> stacked tells most:</span
+      >
+      <button
+        v-for="f in feels.filter((g) => g.feel !== 'heavyDrag')"
+        :key="f.feel"
+        type="button"
+        class="btn btn-plain"
+        @click="say(suggest!, f.feel)"
+      >
+        {{ f.said }}
+      </button>
+    </div>
+    <div v-if="buckled" class="complaint mb-2" role="alert">
+      {{ buckled.join(' + ') }} is thin and buckles when pushed. Does it move when pulled?
+      <button type="button" class="btn btn-plain ms-2" @click="say(buckled!, 'drag')">It moves: it drags</button>
+      <button type="button" class="btn btn-plain ms-2" @click="say(buckled!, 'noGo')">It does not: no go</button>
+    </div>
     <div ref="box" class="rail" :style="{ '--n': rail.blades.length }">
       <div class="row-blades" role="group" aria-label="Blades">
         <button
@@ -167,25 +192,6 @@ function nearest(sorted: string[]) {
         </button>
       </div>
     </div>
-    <div
-      v-if="suggest && suggest.length > 1"
-      class="stacked"
-      role="group"
-      :aria-label="`${suggest.join(' and ')} stacked`"
-    >
-      <span
-        ><strong class="figure">{{ suggest.join(' + ') }}</strong> stacked tells most:</span
-      >
-      <button
-        v-for="f in feels.filter((g) => g.feel !== 'heavyDrag')"
-        :key="f.feel"
-        type="button"
-        class="btn btn-plain"
-        @click="say(suggest!, f.feel)"
-      >
-        {{ f.said }}
-      </button>
-    </div>
     <div class="beside">
       <button
         type="button"
@@ -211,11 +217,6 @@ function nearest(sorted: string[]) {
       </button>
     </div>
     <BladeFeels v-model:armed="armed" v-model:stacking="stacking" @update:stacking="stack = []" />
-    <div v-if="buckled" class="complaint mt-2" role="alert">
-      {{ buckled.join(' + ') }} is thin and buckles when pushed. Does it move when pulled?
-      <button type="button" class="btn btn-plain ms-2" @click="say(buckled!, 'drag')">It moves: it drags</button>
-      <button type="button" class="btn btn-plain ms-2" @click="say(buckled!, 'noGo')">It does not: no go</button>
-    </div>
   </div>
 </template>
 
@@ -284,7 +285,7 @@ function nearest(sorted: string[]) {
   align-items: center;
   flex-wrap: wrap;
   gap: 0.4rem;
-  margin-top: 6px;
+  margin-bottom: 6px;
 }
 .beside {
   display: flex;
@@ -299,6 +300,14 @@ function nearest(sorted: string[]) {
 .legend {
   flex: 1;
   text-align: center;
+}
+@media (max-width: 600px) {
+  .legend {
+    display: none;
+  }
+  .beside {
+    justify-content: space-between;
+  }
 }
 @media (max-width: 1100px) {
   .blade {

@@ -55,11 +55,11 @@ const keepText = computed(() => {
   return `${figure ? `Keep ${figure}` : 'Keep'} as ${stage.value === 'asFound' ? 'found' : 'left'}`
 })
 const asks: Record<Point['ask'], string> = {
-  asFound: 'Which blade drags?',
-  beforeLock: 'Locknut still loose: which blade drags?',
-  locked: 'Locked? Measure again: which blade drags?',
-  again: 'Measure again: which blade drags?',
-  withTrialShim: 'With this one in: which blade drags?',
+  asFound: 'As found: which blade drags?',
+  beforeLock: 'Nut still loose: which blade drags?',
+  locked: 'Locked: which blade drags?',
+  again: 'Again: which blade drags?',
+  withTrialShim: 'With this shim in: which blade drags?',
 }
 /** Both blades of a go/no-go pair as they should be, in one tap. */
 const gates = computed(() =>
@@ -107,7 +107,7 @@ useKeys(keys, (event) => {
 </script>
 
 <template>
-  <div>
+  <div class="measuring">
     <SettingAdvice
       v-if="setting && !point.shim"
       :sheet="sheet"
@@ -127,9 +127,6 @@ useKeys(keys, (event) => {
     <p v-if="!setting && point.worthFiner" class="small soft mb-1">
       Worth a finer figure: a hundredth decides whether this one can stay until the next visit.
     </p>
-    <div class="asks">
-      <h2 class="ask">{{ ask }}</h2>
-    </div>
     <div v-if="gates" class="gates">
       <BButton class="btn-act" @click="bothAsTheyShould">{{ gates.go }} goes, {{ gates.noGo }} does not</BButton>
       <BButton class="btn-plain" @click="m.tried({ blades: [gates.go], feel: 'noGo' })"
@@ -140,32 +137,6 @@ useKeys(keys, (event) => {
       >
     </div>
     <p v-if="onDial" class="small soft mb-1">{{ onDialWindow }}</p>
-    <p v-else-if="!sheet.tray.length" class="small soft mb-1">
-      No blades were named when it was opened: type the figure.
-    </p>
-    <BladeRail
-      v-else
-      :blades="sheet.tray"
-      :thin="sheet.thinBlades"
-      :unit="sheet.trayUnit"
-      :trials="draft?.trials ?? []"
-      :around="around"
-      :suggest="suggest"
-      @tried="m.tried"
-    />
-    <form class="typed" @submit.prevent="m.figure()">
-      <label for="typed" class="small soft">{{ onDial ? 'on the dial' : 'or type a figure' }}</label>
-      <ClearanceField
-        id="typed"
-        v-model="typed"
-        v-model:unit="unit"
-        class="typed-figure"
-        @keydown.enter.prevent="
-          growing && draft?.figure === typed.trim() ? growing.surprise || m.keep(doubtful) : m.figure()
-        "
-      />
-      <BButton class="btn-plain" type="submit" :disabled="!typed.trim()">Read</BButton>
-    </form>
     <TriesList
       :trials="draft?.trials ?? []"
       :figure="draft?.figure"
@@ -174,7 +145,6 @@ useKeys(keys, (event) => {
       :dial="growing?.with === 'dial'"
       @take-back="m.takeBack"
     />
-
     <div v-if="complaint" class="complaint mt-2" role="alert">
       {{ complaint }}
       <BButton v-if="offer" class="btn-plain ms-2" @click="m.otherUnit">Yes, {{ typed }} {{ offer }}</BButton>
@@ -201,34 +171,81 @@ useKeys(keys, (event) => {
     >
       <BFormInput v-bind="bind" v-model="why" @keydown.enter.prevent="leaving && !draft && m.leaveSo()" />
     </Field>
-    <div class="actions">
-      <BButton
-        class="btn-act keep"
-        :class="{ itself: keepsItself }"
-        :disabled="!ready || !!growing?.surprise"
-        @click="m.keep(doubtful)"
-        >{{ keepText }}</BButton
-      >
-      <BButton class="btn-plain" :disabled="!draft" @click="m.takeBack()">Take back</BButton>
-      <template v-if="setting && !draft && !resetting && (point.found || point.foundBefore)">
-        <BButton v-if="!leaving" class="btn-plain" @click="leaving = true">Leave as found…</BButton>
-        <template v-else>
-          <BButton class="btn-plain" :disabled="!why.trim()" @click="m.leaveSo">Leave as found</BButton>
-          <BButton class="btn-plain" @click="leaving = false">Cancel</BButton>
-        </template>
+    <div v-if="setting && !draft && !resetting && (point.found || point.foundBefore)" class="actions">
+      <BButton v-if="!leaving" class="btn-plain" @click="leaving = true">Leave as found…</BButton>
+      <template v-else>
+        <BButton class="btn-plain" :disabled="!why.trim()" @click="m.leaveSo">Leave as found</BButton>
+        <BButton class="btn-plain" @click="leaving = false">Cancel</BButton>
       </template>
+    </div>
+
+    <!-- The hand: at the lower edge in every state, so that a thumb finds it without looking. -->
+    <div class="hand">
+      <div class="asks">
+        <h2 class="ask">{{ ask }}</h2>
+        <form class="typed" @submit.prevent="m.figure()">
+          <label for="typed" class="small soft">{{ onDial ? 'on the dial' : 'or type a figure' }}</label>
+          <ClearanceField
+            id="typed"
+            v-model="typed"
+            v-model:unit="unit"
+            class="typed-figure"
+            @keydown.enter.prevent="
+              growing && draft?.figure === typed.trim() ? growing.surprise || m.keep(doubtful) : m.figure()
+            "
+          />
+          <BButton class="btn-plain" type="submit" :disabled="!typed.trim()">Read</BButton>
+        </form>
+      </div>
+      <p v-if="!onDial && !sheet.tray.length" class="small soft mb-1">
+        No blades were named when it was opened: type the figure.
+      </p>
+      <BladeRail
+        v-else-if="!onDial"
+        :blades="sheet.tray"
+        :thin="sheet.thinBlades"
+        :unit="sheet.trayUnit"
+        :trials="draft?.trials ?? []"
+        :around="around"
+        :suggest="suggest"
+        @tried="m.tried"
+      />
+      <div class="keeping">
+        <BButton
+          class="btn-act keep"
+          :class="{ itself: keepsItself }"
+          :disabled="!ready || !!growing?.surprise"
+          @click="m.keep(doubtful)"
+          >{{ keepText }}</BButton
+        >
+        <BButton class="btn-plain" :disabled="!draft" @click="m.takeBack()">Take back</BButton>
+      </div>
     </div>
   </div>
 </template>
 
 <style scoped>
+/* What it holds stands in the panel itself, so that the hand can stay at the panel's lower edge. */
+.measuring {
+  display: contents;
+}
+.hand {
+  order: 1;
+  position: sticky;
+  bottom: 0;
+  z-index: 2;
+  margin: auto calc(-1 * var(--pad)) calc(-1 * var(--pad));
+  padding: 0.55rem var(--pad) 0.7rem;
+  background: var(--plate);
+  border-top: 1.5px solid var(--ink);
+}
 .asks {
   display: flex;
   align-items: center;
   justify-content: space-between;
-  gap: 0.6rem;
+  gap: 0 0.6rem;
   flex-wrap: wrap;
-  margin: 0.5rem 0 0.4rem;
+  margin-bottom: 0.4rem;
 }
 .ask {
   font-weight: 700;
@@ -247,13 +264,11 @@ useKeys(keys, (event) => {
 }
 .typed {
   display: flex;
-  gap: 0.5rem;
+  gap: 0.4rem;
   align-items: center;
-  margin-top: 0.5rem;
-  flex-wrap: wrap;
 }
 .typed :deep(.input-group) {
-  width: 220px;
+  width: 150px;
 }
 .actions {
   display: flex;
@@ -261,10 +276,19 @@ useKeys(keys, (event) => {
   margin-top: 0.7rem;
   flex-wrap: wrap;
 }
+.keeping {
+  display: flex;
+  gap: 0.5rem;
+  margin-top: 0.5rem;
+}
+.keeping .btn-plain {
+  min-width: 110px;
+}
 .keep {
-  flex: 1 1 220px;
+  flex: 1;
   min-height: 56px;
   font-size: 1.1rem;
+  line-height: 1.15;
   position: relative;
 }
 /* The time until it keeps itself runs along its foot. */
@@ -286,8 +310,5 @@ useKeys(keys, (event) => {
   to {
     transform: scaleX(1);
   }
-}
-.actions .btn-plain {
-  min-width: 110px;
 }
 </style>

@@ -123,7 +123,7 @@ function takeBack(entry: string) {
 </script>
 
 <template>
-  <section>
+  <section class="panel">
     <div class="d-flex justify-content-between align-items-start">
       <h1 class="name" tabindex="-1">
         {{ point.bookName ? `Valve ${point.bookName}` : spoken(point)
@@ -313,6 +313,14 @@ function takeBack(entry: string) {
 </template>
 
 <style scoped>
+.panel {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+}
+.panel > .more {
+  align-self: flex-start;
+}
 .name {
   font-size: 2.3rem;
   line-height: 1.1;
