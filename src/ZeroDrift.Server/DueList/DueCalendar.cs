@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using ZeroDrift.Core;
+using ZeroDrift.Core.Outlook;
 using ZeroDrift.Data;
 using ZeroDrift.Server.Calendars;
 using ZeroDrift.Server.Outlooks;
@@ -11,7 +12,7 @@ internal static class DueCalendar
 {
     public static async Task<ContentHttpResult> WriteAsync(ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled)
     {
-        var until = day.Today.AddDays(7 * DueLetter.Weeks);
+        var until = DueMarks.Until(day.Today);
         var calendar = new CalendarFile("Due");
         foreach (var row in (await yard.AllAsync(data, cancelled: cancelled)).Where(r => r.Decides.Date <= until).OrderBy(r => r.Decides.Date))
         {

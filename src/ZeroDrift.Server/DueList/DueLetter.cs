@@ -2,6 +2,7 @@ using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
 using MimeKit;
 using ZeroDrift.Core;
+using ZeroDrift.Core.Outlook;
 using ZeroDrift.Data;
 using ZeroDrift.Server.Outlooks;
 
@@ -10,12 +11,10 @@ namespace ZeroDrift.Server.DueList;
 /// <summary>What is due in the next weeks as a letter to send on (RFC 5322).</summary>
 internal static class DueLetter
 {
-    public const int Weeks = 8;
-
     public static async Task<FileContentHttpResult> WriteAsync(ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled)
     {
         var fleet = (await data.SettingsAsync()).Name;
-        var until = day.Today.AddDays(7 * Weeks);
+        var until = DueMarks.Until(day.Today);
         var text = new StringBuilder().Append(fleet).Append(": due until ").Append(Said.Day(until)).Append("\r\n\r\n");
         foreach (var week in (await yard.AllAsync(data, cancelled: cancelled)).Where(r => r.Decides.Date <= until).GroupBy(r => Monday(r.Decides.Date!.Value < day.Today ? day.Today : r.Decides.Date.Value)).OrderBy(w => w.Key))
         {

@@ -2,6 +2,7 @@ using ZeroDrift.Core.Drift;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Outlook;
 
 namespace ZeroDrift.Server.Outlooks;
 
@@ -9,11 +10,14 @@ public sealed record DueAnswerResponse(DueRule Rule, double? Hours, DateOnly? Da
 
 public sealed record FindingResponse(string Point, VerdictState State, double? Mm, double? LimitMm);
 
-/// <summary>An operator's slip or a follow-up.</summary>
+/// <summary>An operator's report or a follow-up.</summary>
 public sealed record CallResponse(Guid Id, DueRule Rule, IReadOnlyList<Symptom> Symptoms, string What, DateOnly? Date, double? AtHours, string? Who, DateTime At);
 
 /// <summary>About what a meter shows today, by its last reading and the use since, with the least and the most believable; and whether that is too unsure to plan by.</summary>
 public sealed record HoursTodayResponse(double Hours, double Least, double Most, bool ToBeRead);
+
+/// <summary>What is to be done next about an engine: the open visit, or the job that waits for it with its day and who does it.</summary>
+public sealed record DueNext(DueStep Step, Guid? VisitId, Guid? JobId, string? Job, DateOnly? PlannedOn, IReadOnlyList<string> Who);
 
 /// <summary>One line of the yard.</summary>
 public sealed record DueRow
@@ -66,9 +70,13 @@ public sealed record DueRow
     public required IReadOnlyList<FindingResponse> Findings { get; init; }
     public required bool HasFigures { get; init; }
 
+    /// <summary>The one mark it wears.</summary>
+    public required DueMark Mark { get; init; }
+    public required DueNext Next { get; init; }
+
     /// <summary>What in its record cannot be right; nothing is foretold from it.</summary>
     public string? Trouble { get; init; }
-    /// <summary>Slips and follow-ups that are open.</summary>
+    /// <summary>Reports and follow-ups that are open.</summary>
     public required IReadOnlyList<CallResponse> Calls { get; init; }
     public Guid? OpenOverheadId { get; init; }
 }

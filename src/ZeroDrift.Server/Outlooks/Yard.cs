@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Core.Wear;
 using ZeroDrift.Data;
@@ -30,8 +31,23 @@ internal sealed class Yard(FleetDay day)
         }
         var calls = (await data.Calls.AsNoTracking().Where(c => c.ClosedAt == null && (only == null || c.EngineId == only)).OrderBy(c => c.At).ToListAsync(cancelled)).ToLookup(c => c.EngineId);
         var open = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Open && (only == null || v.EngineId == only)).ToDictionaryAsync(v => v.EngineId, v => v.Id, cancelled);
-        var all = heads.Where(h => lines.ContainsKey(h.EngineId)).Select(h => Row(h, calls[h.EngineId].Any() ? lines[h.EngineId].Line.With([.. calls[h.EngineId]], today) : lines[h.EngineId].Line, [.. calls[h.EngineId]], open.TryGetValue(h.EngineId, out var visit) ? visit : null));
+        var jobs = await JobsAsync(data, only, cancelled);
+        var all = heads.Where(h => lines.ContainsKey(h.EngineId)).Select(h => Row(h, calls[h.EngineId].Any() ? lines[h.EngineId].Line.With([.. calls[h.EngineId]], today) : lines[h.EngineId].Line, [.. calls[h.EngineId]], open.TryGetValue(h.EngineId, out var visit) ? visit : null, jobs[h.EngineId].FirstOrDefault(), today));
         return [.. ByUrgency(all)];
+    }
+
+    /// <summary>A job that waits for an engine: those with a day first.</summary>
+    private sealed record Waiting(Guid EngineId, Guid Id, string Title, DateOnly? On, string? Person, string? Mate);
+
+    private static async Task<ILookup<Guid, Waiting>> JobsAsync(ZeroDriftContext data, Guid? only, CancellationToken cancelled)
+    {
+        var rows = await (from job in data.Jobs.AsNoTracking()
+                          where job.State == JobState.Open && !job.Opens && (only == null || job.EngineId == only)
+                          join placement in data.Placements.AsNoTracking() on job.Id equals placement.JobId into placed
+                          from at in placed.DefaultIfEmpty()
+                          orderby at == null, at!.Date, job.MadeAt
+                          select new Waiting(job.EngineId, job.Id, job.Title, at == null ? null : at.Date, data.People.Where(p => at != null && p.Id == at.PersonId).Select(p => p.Name).FirstOrDefault(), data.People.Where(p => at != null && p.Id == at.MateId).Select(p => p.Name).FirstOrDefault())).ToListAsync(cancelled);
+        return rows.ToLookup(j => j.EngineId);
     }
 
     private static async Task<FleetHazard> HazardAsync(ZeroDriftContext data, CancellationToken cancelled = default) =>
@@ -52,9 +68,11 @@ internal sealed class Yard(FleetDay day)
         where engine.ArchivedAt == null && (only == null || engine.Id == only)
         select new Head(engine.Id, engine.Name, engine.Machine!.Kind, engine.MachineId, engine.Machine.Name, engine.Machine.Site!.Name, engine.EngineType!.Code, engine.SerialNumber, engine.EngineType.Facts.BookHours == null && engine.EngineType.Facts.BookMonths == null, outlook.Version, outlook.Fingerprint);
 
-    private static DueRow Row(Head head, Line line, IReadOnlyList<CallRow> calls, Guid? open)
+    private static DueRow Row(Head head, Line line, IReadOnlyList<CallRow> calls, Guid? open, Waiting? job, DateOnly today)
     {
         var o = line.Content;
+        var wearing = line.Due.Decides.Rule == DueRule.Drift && line.Voice.Raised;
+        var mark = DueMarks.Of(o.Findings.Count > 0 ? o.Findings[0].State : null, o.HasFigures, wearing, line.BookHoursLeft, line.Due.Decides.Date, today);
         return new DueRow
         {
             EngineId = head.EngineId,
@@ -78,7 +96,7 @@ internal sealed class Yard(FleetDay day)
             DriftDate = line.DriftDate,
             OpenAfterHours = o.OpenAfterHours,
             RiskAtBook = o.RiskAtBook,
-            DriftsBeforeBook = line.Due.Decides.Rule == DueRule.Drift && line.Voice.Raised,
+            DriftsBeforeBook = wearing,
             Voice = line.Voice,
             DriftEarlyHours = o.EarlyHours,
             DriftLateHours = o.LateHours,
@@ -87,6 +105,8 @@ internal sealed class Yard(FleetDay day)
             DriftMmPer1000h = o.DeciderMmPer1000h,
             Findings = [.. o.Findings.Select(f => new FindingResponse(f.Point, f.State, f.Mm, f.LimitMm))],
             HasFigures = o.HasFigures,
+            Mark = mark,
+            Next = new DueNext(DueSteps.Of(mark, open is not null, job is not null, job?.On is not null, line.Hours?.ToBeRead ?? false), open, job?.Id, job?.Title, job?.On, [.. new[] { job?.Person, job?.Mate }.OfType<string>()]),
             Trouble = o.Trouble,
             Calls = [.. calls.Select(c => new CallResponse(c.Id, c.Rule, c.Symptoms, c.What, c.Date, c.AtHours, c.Who, c.At))],
             OpenOverheadId = open,

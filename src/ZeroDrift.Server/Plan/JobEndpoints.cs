@@ -4,6 +4,7 @@ using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Outlook;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
 using ZeroDrift.Data.Writing;
@@ -17,9 +18,6 @@ namespace ZeroDrift.Server.Plan;
 /// <summary>Jobs: made from what is due, by hand, changed, dropped with why.</summary>
 internal static class JobEndpoints
 {
-    /// <summary>What is due further ahead than this is not made a job of unasked, weeks.</summary>
-    private const int WeeksAhead = 8;
-
     /// <summary>From measuring to fitting: what is between is worked out and bought (common practice, no source).</summary>
     private const int ShimDays = 7;
 
@@ -73,7 +71,7 @@ internal static class JobEndpoints
     /// <summary>A job for every engine that falls due until a day and has none open; what was made before stays.</summary>
     public static async Task<IReadOnlyList<JobResponse>> FromDue(JobsFromDueRequest request, WriteGate gate, Yard yard, FleetDay day, CancellationToken cancelled) => await gate.RunAsync(async data =>
     {
-        var until = request.Until ?? day.Today.AddDays(7 * WeeksAhead);
+        var until = request.Until ?? DueMarks.Until(day.Today);
         // Other work on an engine is no overhead: one is made beside it.
         var busy = (await data.Jobs.Where(j => j.State == JobState.Open && !j.Opens).Select(j => j.EngineId).ToListAsync()).ToHashSet();
         var shims = (await data.Engines.Where(e => e.EngineType!.Points.Any(p => p.Adjuster == AdjusterKind.ShimOnTop || p.Adjuster == AdjusterKind.ShimUnderBucket || p.Adjuster == AdjusterKind.Puck)).Select(e => e.Id).ToListAsync()).ToHashSet();

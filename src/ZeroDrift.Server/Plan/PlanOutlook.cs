@@ -1,4 +1,5 @@
 using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Outlook;
 using ZeroDrift.Data;
 using ZeroDrift.Server.Outlooks;
 
@@ -9,7 +10,7 @@ public sealed record PlanOutlookResponse(DateOnly Until, int Due, int WithoutJob
 
 internal static class PlanOutlook
 {
-    private const int Weeks = 8;
+    private const int Weeks = DueMarks.WeeksAhead;
 
     /// <summary>A week fuller than this leaves no room for what breaks.</summary>
     private const double Full = 0.85;

@@ -39,7 +39,7 @@ export const restsOn: Record<string, readonly Touched[]> = {
   types: ['engine', 'type'],
   visit: ['engine', 'fleet', 'job', 'person', 'type', 'visit'],
   visits: ['engine', 'visit'],
-  yard: outlook,
+  yard: [...outlook, 'job', 'plan', 'run'],
   year: [...outlook, 'person', 'shim'],
 }
 

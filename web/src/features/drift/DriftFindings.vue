@@ -5,7 +5,7 @@ import { useTrendAnswer } from '../../offline/useTrendAnswer'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import type { Figures } from '../../shared/figures/useFigures'
-import VerdictMark from '../../instruments/VerdictMark.vue'
+import StateMark from '../../instruments/StateMark.vue'
 import DriftQuestion from './DriftQuestion.vue'
 import { driftChanged, rateText, standingOut, usualOf } from '../../shared/words/drift'
 import { spoken } from '../../shared/words/points'
@@ -59,7 +59,7 @@ const bladeAnswers = { otherBlades: 'Leave it out', counts: 'Its figures hold' }
     </p>
     <ul class="plain-list mb-0">
       <li v-for="p in out" :key="`o${p.label}`" :class="`is-${p.standing}`">
-        <VerdictMark :state="p.standing" :size="14" />
+        <StateMark :state="p.standing" :size="14" />
         <strong>
           {{ spoken(p) }} was found {{ verdictWords[p.standing!] }}, {{ figures.figure(p.lastMm) }} of
           {{ figures.withUnit(p.standing === 'tight' ? p.minMm : p.maxMm) }}, and waits to be set.

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { banksOf } from '../../instruments/banksOf'
 import ClearanceChart from '../../instruments/ClearanceChart.vue'
-import VerdictMark from '../../instruments/VerdictMark.vue'
+import StateMark from '../../instruments/StateMark.vue'
 import { rateText } from '../../shared/words/drift'
 import { drawingOf, type DriftLook } from './drawingOf'
 
@@ -42,7 +42,7 @@ const short = (p: Point) =>
             @click="$emit('pick', p.label)"
           >
             <strong>{{ p.label }}</strong>
-            <VerdictMark v-if="stands(p)" :state="stands(p)" :size="14" />
+            <StateMark v-if="stands(p)" :state="stands(p)" :size="14" />
             <span class="small">{{ short(p) }}<template v-if="p.unlikeSiblings"> · unlike</template></span>
           </button>
           <ClearanceChart

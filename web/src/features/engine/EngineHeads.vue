@@ -6,7 +6,7 @@ import { useFigures } from '../../shared/figures/useFigures'
 import { banksOf } from '../../instruments/banksOf'
 import GapStrip from '../../instruments/GapStrip.vue'
 import { letterOf } from '../../shared/words/points'
-import VerdictMark from '../../instruments/VerdictMark.vue'
+import StateMark from '../../instruments/StateMark.vue'
 
 type Point = Schemas['EnginePointResponse']
 const props = defineProps<{ points: Point[]; picked?: string }>()
@@ -74,7 +74,7 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
             />
             <span class="figure">{{ isByBook(p) ? '' : figures.rough(p.shownMm) }}</span>
             <span class="visually-hidden">{{ says(p) }}</span>
-            <VerdictMark :state="state(p)" :size="15" />
+            <StateMark :state="state(p)" :size="15" />
           </button>
         </div>
       </div>

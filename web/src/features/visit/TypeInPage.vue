@@ -3,7 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, nextTick, ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import VerdictMark from '../../instruments/VerdictMark.vue'
+import StateMark from '../../instruments/StateMark.vue'
 import type { Entry } from '../../offline/entries'
 import Field from '../../shared/fields/Field.vue'
 import PersonField from '../../shared/fields/PersonField.vue'
@@ -185,7 +185,7 @@ function move(p: Point, stage: Cell, by: number) {
                   @keydown.down.prevent="move(p, c, 1)"
                 />
               </td>
-              <td><VerdictMark :state="p.left?.state ?? p.found?.state" /></td>
+              <td><StateMark :state="p.left?.state ?? p.found?.state" /></td>
             </tr>
             <tr v-for="c in columns.filter((one) => complaints[key(p, one)])" :key="`${key(p, c)}/said`">
               <td :colspan="columns.length + 3" class="complaint small" role="alert">

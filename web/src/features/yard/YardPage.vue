@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import type { Schemas } from '../../api/client'
 import { queries } from '../../api/queries'
 import { useAddressed } from '../../shared/address/useAddressed'
 import { useTitle } from '../../shared/address/useTitle'
@@ -15,6 +16,7 @@ import { useEver } from '../../shared/loaded/useEver'
 import { plural } from '../../shared/words/counts'
 import { headline } from '../../shared/words/due'
 import FirstSteps from './FirstSteps.vue'
+import MarkLegend from './MarkLegend.vue'
 import { useYardList } from './useYardList'
 import YardAnswers from './YardAnswers.vue'
 import YardRow from './YardRow.vue'
@@ -34,7 +36,14 @@ const picked = ref(-1)
 const shown = ref(60)
 const rows = computed(() => yard.data.value?.engines ?? [])
 const { find, machine, site, sort, until, sites, sorted, isNarrowed, clear } = useYardList(() => rows.value, figures)
-const page = computed(() => sorted.value.slice(0, shown.value))
+/** Engines of which nothing is to be said stand folded below the others, until somebody asks. */
+const unfolded = ref(false)
+const isQuiet = (row: Schemas['DueRow']) => row.mark === 'none' && row.next.step === 'none'
+const folded = computed(() =>
+  unfolded.value || find.value || sort.value !== 'urgency' ? [] : sorted.value.filter(isQuiet),
+)
+const unquiet = computed(() => (folded.value.length ? sorted.value.filter((r) => !isQuiet(r)) : sorted.value))
+const page = computed(() => unquiet.value.slice(0, shown.value))
 const span = 3000
 useTitle(() => yard.data.value && `Yard, ${yard.data.value.fleet}`)
 // A hidden engine is never the picked one.
@@ -98,13 +107,15 @@ useKeys(
 
       <FirstSteps v-if="rows.length === 0" @add="adding = true" />
       <template v-else>
+        <MarkLegend />
         <div class="row-grid head caps" aria-hidden="true">
+          <span />
           <span>Engine</span>
-          <span>Meter</span>
+          <span>Why</span>
           <span class="scale figure">
-            <span v-for="h in [0, 500, 1000, 1500, 2000, 2500, 3000]" :key="h">{{ h === 0 ? 'now' : hours(h) }}</span>
+            <span v-for="h in [0, 1000, 2000, 3000]" :key="h">{{ h === 0 ? 'now' : hours(h) }}</span>
           </span>
-          <span>Decided by</span>
+          <span>Next step</span>
         </div>
         <template v-for="(row, i) in page" :key="row.engineId">
           <h2 v-if="group(i)" class="group">{{ group(i) }}</h2>
@@ -114,11 +125,15 @@ useKeys(
           Nothing in the yard matches.
           <BButton v-if="isNarrowed" class="btn-plain ms-2" @click="clear">Show all</BButton>
         </p>
-        <div v-if="sorted.length > shown" class="text-center mt-3">
+        <div v-if="unquiet.length > shown" class="text-center mt-3">
           <BButton class="btn-plain" @click="shown += 200"
-            >Show more: {{ plural(sorted.length - shown, 'engine') }} below</BButton
+            >Show more: {{ plural(unquiet.length - shown, 'engine') }} below</BButton
           >
         </div>
+        <p v-if="folded.length" class="quiet soft">
+          {{ plural(folded.length, 'engine') }} more: nothing before their interval.
+          <button type="button" class="text-link" @click="unfolded = true">Show them</button>
+        </p>
       </template>
       <AddEngineDialog
         v-if="addedOnce"
@@ -135,7 +150,10 @@ useKeys(
   margin: 1rem 0.75rem 0.4rem;
 }
 .head {
-  padding: 0.2rem 1.2rem 0.3rem;
+  padding: 0.2rem 1rem 0.3rem;
+}
+.quiet {
+  margin: 0.6rem 0.75rem;
 }
 .scale {
   display: flex;

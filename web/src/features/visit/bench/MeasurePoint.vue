@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, nextTick } from 'vue'
-import VerdictMark from '../../../instruments/VerdictMark.vue'
+import StateMark from '../../../instruments/StateMark.vue'
 import type { Entry } from '../../../offline/entries'
 import ClearanceField from '../../../shared/fields/ClearanceField.vue'
 import Field from '../../../shared/fields/Field.vue'
@@ -151,7 +151,7 @@ useKeys(keys, (event) => {
       <BButton v-if="doubtful" class="btn-plain ms-2" @click="m.keep(true)">It is so: keep it</BButton>
     </div>
     <p v-if="growing && nowText" class="verdict mt-2" :class="`is-${growing.state ?? growing.side}`" aria-live="polite">
-      <VerdictMark :state="growing.state ?? growing.side" :size="26" />
+      <StateMark :state="growing.state ?? growing.side" :size="26" />
       {{ verdict }}
       <span v-if="growing.estimateMm != null" class="small soft">{{ figures.other(growing.estimateMm) }}</span>
       <span v-if="growing.nextBlade" class="small">Next: the {{ growing.nextBlade.blades.join(' + ') }} blade.</span>

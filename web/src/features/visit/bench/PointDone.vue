@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
-import VerdictMark from '../../../instruments/VerdictMark.vue'
+import StateMark from '../../../instruments/StateMark.vue'
 import { hours } from '../../../shared/figures/hours'
 import type { Figures } from '../../../shared/figures/useFigures'
 import { chance } from '../../../shared/words/odds'
@@ -43,7 +43,7 @@ function passed() {
 <template>
   <div>
     <p v-if="point.left" class="verdict mt-2">
-      <VerdictMark :state="point.left.state" :size="26" /> Left: {{ readingText(point.left, figures.withUnit)
+      <StateMark :state="point.left.state" :size="26" /> Left: {{ readingText(point.left, figures.withUnit)
       }}<template v-if="point.left.estimateMm != null"> ({{ figures.other(point.left.estimateMm) }})</template
       >{{ point.locks ? ', measured after locking' : '' }}.
     </p>

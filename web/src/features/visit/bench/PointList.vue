@@ -4,7 +4,7 @@ import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
 import { usePreferences } from '../../../shared/preferences'
 import { degreesText } from '../../../shared/words/turns'
-import VerdictMark from '../../../instruments/VerdictMark.vue'
+import StateMark from '../../../instruments/StateMark.vue'
 import { readingText } from '../../../shared/words/readings'
 import type { Point, Sheet } from './useVisit'
 
@@ -74,7 +74,7 @@ const left = (p: Point) => {
           }}
         </td>
         <td class="figure">{{ left(byLabel(view, label)) }}</td>
-        <td><VerdictMark :state="byLabel(view, label).left?.state ?? byLabel(view, label).found?.state" /></td>
+        <td><StateMark :state="byLabel(view, label).left?.state ?? byLabel(view, label).found?.state" /></td>
       </tr>
     </tbody>
   </table>

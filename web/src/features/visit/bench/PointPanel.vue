@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import GapStrip from '../../../instruments/GapStrip.vue'
-import VerdictMark from '../../../instruments/VerdictMark.vue'
+import StateMark from '../../../instruments/StateMark.vue'
 import type { Entry } from '../../../offline/entries'
 import { day } from '../../../shared/figures/days'
 import { hours } from '../../../shared/figures/hours'
@@ -196,7 +196,7 @@ function takeBack(entry: string) {
     <!-- Once something was set the trail below says how it was found. -->
     <div v-if="point.found && point.minMm != null && !underWay" class="found" :class="`is-${point.found.state}`">
       <p class="verdict">
-        <VerdictMark :state="point.found.state" :size="26" />
+        <StateMark :state="point.found.state" :size="26" />
         Found {{ point.found.state ? `${verdictWords[point.found.state]}: ` : ''
         }}{{ point.found.with === 'dial' ? `${point.found.written} ${point.found.unit} on the dial, ` : ''
         }}{{ readingText(point.found, figures.figure)

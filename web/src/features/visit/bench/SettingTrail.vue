@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import VerdictMark from '../../../instruments/VerdictMark.vue'
+import StateMark from '../../../instruments/StateMark.vue'
 import type { Figures } from '../../../shared/figures/useFigures'
 import { readingText } from '../../../shared/words/readings'
 import { trailOf } from './trailOf'
@@ -18,7 +18,7 @@ const steps = computed(() => trailOf(props.point, props.stage))
       <span class="figure">
         <template v-if="s.reading">{{ readingText(s.reading, figures.figure, true) }}</template>
         <template v-else>…</template>
-        <VerdictMark v-if="s.reading?.state" :state="s.reading.state" :size="18" />
+        <StateMark v-if="s.reading?.state" :state="s.reading.state" :size="18" />
       </span>
     </li>
   </ol>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import VerdictMark from '../../../instruments/VerdictMark.vue'
+import StateMark from '../../../instruments/StateMark.vue'
 import { useFigures } from '../../../shared/figures/useFigures'
 import { startWords } from '../../../shared/words/amounts'
 import { knownBy } from '../../../shared/words/shims'
@@ -115,7 +115,7 @@ const second = (p: Point) =>
           ><template v-else>{{ p.specWritten ?? 'not judged' }}</template>
         </td>
         <td class="figure keep" :class="`is-${p.found?.state}`">
-          <VerdictMark :state="p.found?.state" :size="15" /> {{ readingText(p.found, figures.figure, true) }}
+          <StateMark :state="p.found?.state" :size="15" /> {{ readingText(p.found, figures.figure, true) }}
           <span v-if="p.found?.state && p.found.state !== 'inWindow'" class="small">{{
             verdictWords[p.found.state]
           }}</span>
