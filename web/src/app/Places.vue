@@ -1,36 +1,75 @@
 <script setup lang="ts">
+import { onClickOutside } from '@vueuse/core'
+import { ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 
-/** The places of the application, as links; along the top on a desk, down a drawer on a phone. */
+/** The five places of the work, and More for what is done seldom; along the top on a desk, all of them down a drawer on a phone. */
+defineProps<{ all?: boolean }>()
 defineEmits<{ went: [] }>()
 const route = useRoute()
-const places = [
-  { to: '/', text: 'Yard', names: ['yard', 'engine', 'record', 'due', 'slip'] },
+interface Place {
+  to: string
+  text: string
+  names: string[]
+}
+const five: Place[] = [
+  { to: '/', text: 'Yard', names: ['yard', 'engine', 'record', 'slip'] },
   { to: '/at-the-engine', text: 'At the engine', names: ['visits', 'open'] },
-  { to: '/plan', text: 'Planner', names: ['plan', 'job-card'] },
+  { to: '/plan', text: 'Plan', names: ['plan', 'job-card', 'due', 'shims', 'shim-bench', 'shim-job'] },
+  { to: '/book', text: 'Book', names: ['book', 'new-type'] },
+  { to: '/drift', text: 'Drift', names: ['drift', 'engine-drift'] },
+]
+const more: Place[] = [
+  { to: '/due', text: 'Due list', names: ['due'] },
   { to: '/shims', text: 'Shims', names: ['shims', 'shim-bench', 'shim-job'] },
   { to: '/hours', text: 'Hours', names: ['hours'] },
-  { to: '/drift', text: 'Drift', names: ['drift', 'engine-drift'] },
-  { to: '/book', text: 'Book', names: ['book', 'new-type'] },
   { to: '/pocket', text: 'Pocket', names: ['pocket'] },
-  { to: '/logbook', text: 'Logbook', names: ['logbook'] },
+  { to: '/year', text: 'The year', names: ['year'] },
+  { to: '/logbook', text: 'Import and export', names: ['logbook'] },
   { to: '/this-tablet', text: 'This tablet', names: ['this-tablet', 'install'] },
   { to: '/settings', text: 'Settings', names: ['settings', 'hand'] },
+  { to: '/help', text: 'Help', names: ['help'] },
 ]
+const isHere = (place: Place) => place.names.includes(String(route.name))
+const open = ref(false)
+const box = useTemplateRef<HTMLElement>('box')
+onClickOutside(box, () => (open.value = false))
+watch(
+  () => route.fullPath,
+  () => (open.value = false),
+)
 </script>
 
 <template>
   <nav aria-label="Main">
     <RouterLink
-      v-for="place in places"
+      v-for="place in all ? [...five, ...more] : five"
       :key="place.to"
       :to="place.to"
-      :class="{ here: place.names.includes(String(route.name)) }"
-      :aria-current="place.names.includes(String(route.name)) ? 'page' : undefined"
+      class="place"
+      :class="{ here: isHere(place) }"
+      :aria-current="isHere(place) ? 'page' : undefined"
       @click="$emit('went')"
     >
       {{ place.text }}
     </RouterLink>
+    <div v-if="!all" ref="box" class="box" @keydown.esc="open = false">
+      <button
+        type="button"
+        class="place"
+        :class="{ here: more.some(isHere) && !five.some(isHere) }"
+        :aria-expanded="open"
+        aria-controls="more-places"
+        @click="open = !open"
+      >
+        More ▾
+      </button>
+      <ul v-show="open" id="more-places" class="sheet">
+        <li v-for="place in more" :key="place.to">
+          <RouterLink :to="place.to" :aria-current="isHere(place) ? 'page' : undefined">{{ place.text }}</RouterLink>
+        </li>
+      </ul>
+    </div>
   </nav>
 </template>
 
@@ -40,20 +79,54 @@ nav {
   flex-wrap: wrap;
   gap: 0 1.5rem;
 }
-a {
+.place {
   display: flex;
   align-items: center;
   min-height: 48px;
   min-width: 44px;
+  padding: 0;
   color: var(--ink-soft);
   text-decoration: none;
+  background: none;
+  border: 0;
   border-bottom: 4px solid transparent;
   border-top: 4px solid transparent;
   white-space: nowrap;
 }
-a.here {
+.place.here {
   color: var(--ink);
   font-weight: 700;
   border-bottom-color: var(--blue);
+}
+.box {
+  position: relative;
+}
+.sheet {
+  position: absolute;
+  z-index: 15;
+  left: -0.8rem;
+  margin: 0;
+  padding: 0.3rem 0;
+  min-width: 13rem;
+  list-style: none;
+  background: var(--plate);
+  border: 1.5px solid var(--ink);
+  border-radius: 3px;
+}
+.sheet a {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0 0.9rem;
+  color: var(--ink);
+  text-decoration: none;
+}
+.sheet a:hover,
+.sheet a:focus-visible {
+  background: var(--blue-wash);
+}
+.sheet a[aria-current] {
+  font-weight: 700;
+  box-shadow: inset 4px 0 0 var(--blue);
 }
 </style>

@@ -8,7 +8,7 @@ const shown = defineModel<boolean>({ required: true })
 
 <template>
   <BOffcanvas v-model="shown" placement="start" title="Go to" header-close-label="Close" no-animation>
-    <Places class="down" @went="shown = false" />
+    <Places class="down" all @went="shown = false" />
   </BOffcanvas>
 </template>
 
