@@ -97,6 +97,7 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
     {
         screen.Open("/");
         screen.Press("Set 1");
+        screen.Press("More…");
         screen.Press("Read the meter");
         screen.Fill("The meter shows", "12");
         screen.Press("Keep the reading");

@@ -248,8 +248,9 @@ public sealed class OfflineTests : IDisposable
     {
         screen.Open($"/engines/{engine}");
         screen.Wait(20, "the service worker", () => (bool)screen.Driver.ExecuteScript("return !!navigator.serviceWorker.controller || (navigator.serviceWorker.ready.then(() => location.reload()), false)")!);
+        screen.Press("More…");
         screen.Press("Download for offline");
-        screen.See("Taken along", 30);
+        screen.See("Downloaded", 30);
     }
 
     private void Open(string hours, string person)

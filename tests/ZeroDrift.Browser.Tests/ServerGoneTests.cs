@@ -47,6 +47,7 @@ public sealed class ServerGoneTests : IDisposable
     {
         screen.Open("/");
         screen.Press("Set 1");
+        screen.Press("More…");
         screen.Press("Read the meter");
         screen.Fill("The meter shows", "99000");
         server.Kill();

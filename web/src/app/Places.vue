@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { onClickOutside } from '@vueuse/core'
-import { ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import MoreMenu from '../shared/menus/MoreMenu.vue'
 
 /** The five places of the work, and More for what is done seldom; along the top on a desk, all of them down a drawer on a phone. */
 defineProps<{ all?: boolean }>()
@@ -31,13 +30,6 @@ const more: Place[] = [
   { to: '/help', text: 'Help', names: ['help'] },
 ]
 const isHere = (place: Place) => place.names.includes(String(route.name))
-const open = ref(false)
-const box = useTemplateRef<HTMLElement>('box')
-onClickOutside(box, () => (open.value = false))
-watch(
-  () => route.fullPath,
-  () => (open.value = false),
-)
 </script>
 
 <template>
@@ -53,23 +45,11 @@ watch(
     >
       {{ place.text }}
     </RouterLink>
-    <div v-if="!all" ref="box" class="box" @keydown.esc="open = false">
-      <button
-        type="button"
-        class="place"
-        :class="{ here: more.some(isHere) && !five.some(isHere) }"
-        :aria-expanded="open"
-        aria-controls="more-places"
-        @click="open = !open"
-      >
-        More ▾
-      </button>
-      <ul v-show="open" id="more-places" class="sheet">
-        <li v-for="place in more" :key="place.to">
-          <RouterLink :to="place.to" :aria-current="isHere(place) ? 'page' : undefined">{{ place.text }}</RouterLink>
-        </li>
-      </ul>
-    </div>
+    <MoreMenu v-if="!all" text="More ▾" plain :class="{ here: more.some(isHere) && !five.some(isHere) }">
+      <li v-for="place in more" :key="place.to">
+        <RouterLink :to="place.to" :aria-current="isHere(place) ? 'page' : undefined">{{ place.text }}</RouterLink>
+      </li>
+    </MoreMenu>
   </nav>
 </template>
 
@@ -98,35 +78,9 @@ nav {
   font-weight: 700;
   border-bottom-color: var(--blue);
 }
-.box {
-  position: relative;
-}
-.sheet {
-  position: absolute;
-  z-index: 15;
-  left: -0.8rem;
-  margin: 0;
-  padding: 0.3rem 0;
-  min-width: 13rem;
-  list-style: none;
-  background: var(--plate);
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
-}
-.sheet a {
-  display: flex;
-  align-items: center;
-  min-height: 44px;
-  padding: 0 0.9rem;
+.here :deep(.place) {
   color: var(--ink);
-  text-decoration: none;
-}
-.sheet a:hover,
-.sheet a:focus-visible {
-  background: var(--blue-wash);
-}
-.sheet a[aria-current] {
   font-weight: 700;
-  box-shadow: inset 4px 0 0 var(--blue);
+  border-bottom-color: var(--blue);
 }
 </style>

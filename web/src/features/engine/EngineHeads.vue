@@ -32,7 +32,6 @@ const says = (p: Point) =>
 /** Injectors and engine brakes: set by the book, in no trend. */
 const isByBook = (p: Point) => p.kind === 'injector' || p.kind === 'engineBrake'
 const state = (p: Point) => (p.shownState === 'tight' || p.shownState === 'loose' ? p.shownState : null)
-const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length)))
 </script>
 
 <template>
@@ -43,10 +42,7 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
     </div>
     <template v-for="(bank, b) in banks" :key="b">
       <div v-if="b > 0" class="crank" aria-hidden="true" />
-      <div
-        class="bank"
-        :style="{ gridTemplateColumns: `repeat(${Math.min(columns, columns > 4 ? 3 : columns)}, minmax(0, 1fr))` }"
-      >
+      <div class="bank">
         <div v-for="c in bank" :key="c.cylinder" class="cylinder">
           <span class="number">{{ c.cylinder }}</span>
           <button
@@ -83,9 +79,14 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
 </template>
 
 <style scoped>
+/* One line a bank, as it lies in the machine; what does not fit is scrolled. */
 .bank {
   display: grid;
-  gap: 9px;
+  grid-auto-flow: column;
+  grid-auto-columns: minmax(138px, 1fr);
+  gap: 7px;
+  overflow-x: auto;
+  scrollbar-width: thin;
 }
 .crank {
   border-top: 2px dotted var(--line);
@@ -95,7 +96,7 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
   background: var(--ground);
   border: 1px solid var(--hairline);
   border-radius: 3px;
-  padding: 0.5rem;
+  padding: 0.4rem 0.3rem;
   min-width: 0;
 }
 .number {
@@ -112,7 +113,7 @@ const columns = computed(() => Math.max(...banks.value.map((bank) => bank.length
 }
 .point {
   display: grid;
-  grid-template-columns: auto minmax(40px, 1fr) auto 16px;
+  grid-template-columns: auto minmax(34px, 1fr) auto 16px;
   align-items: center;
   gap: 0.35rem;
   width: 100%;

@@ -13,6 +13,7 @@ import LookAgain from '../../shared/engines/LookAgain.vue'
 import { hours } from '../../shared/figures/hours'
 import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
+import MoreMenu from '../../shared/menus/MoreMenu.vue'
 import { meterText, unreadText } from '../../shared/words/due'
 import { shimAdjusters } from '../../shared/words/shims'
 import { machineNames } from '../../shared/words/machines'
@@ -103,20 +104,22 @@ useKeys(
             <BButton class="btn-act" @click="open('overhead')">{{
               data.waiting[0] ? `Go on with ${data.waiting[0].points.join(', ')}` : 'Start an overhead'
             }}</BButton>
-            <BButton class="btn-plain" @click="open('spotCheck')">Spot check</BButton>
           </template>
           <BButton class="btn-plain" :to="{ name: 'engine-drift', params: { id } }">Drift</BButton>
-          <TakeAlongButton
-            :engine="{ engineId: id, name: data.row.name, machine: data.row.machineName, site: data.row.site }"
-          />
-          <BButton class="btn-plain" @click="meter = true">Read the meter</BButton>
-          <BButton class="btn-plain" :to="{ name: 'slip', params: { engineId: id } }">Report a problem…</BButton>
-          <BButton class="btn-plain" @click="changing = true">Change…</BButton>
-          <BButton class="btn-plain" :to="{ name: 'field-sheet', params: { engineId: id } }">Field sheet</BButton>
-          <BButton class="btn-plain" :to="{ name: 'label', params: { engineId: id } }">Label</BButton>
-          <BButton class="btn-plain" :href="`/api/logbook/export?engine=${id}`" download="logbook.csv"
-            >Logbook file</BButton
-          >
+          <MoreMenu end>
+            <li v-if="!goOn"><button type="button" @click="open('spotCheck')">Spot check</button></li>
+            <li><button type="button" @click="meter = true">Read the meter</button></li>
+            <li><RouterLink :to="{ name: 'slip', params: { engineId: id } }">Report a problem…</RouterLink></li>
+            <li>
+              <TakeAlongButton
+                :engine="{ engineId: id, name: data.row.name, machine: data.row.machineName, site: data.row.site }"
+              />
+            </li>
+            <li><RouterLink :to="{ name: 'field-sheet', params: { engineId: id } }">Field sheet</RouterLink></li>
+            <li><RouterLink :to="{ name: 'label', params: { engineId: id } }">Label</RouterLink></li>
+            <li><a :href="`/api/logbook/export?engine=${id}`" download="logbook.csv">Export its logbook</a></li>
+            <li><button type="button" @click="changing = true">Change…</button></li>
+          </MoreMenu>
         </div>
       </div>
 

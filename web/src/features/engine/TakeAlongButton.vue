@@ -17,6 +17,10 @@ const text = computed(
     busy.value || (has.value ? `Downloaded ${clock(new Date(has.value.at).toISOString())}` : 'Download for offline'),
 )
 watch(failure, (said) => said && toast(said))
+async function download() {
+  await take([props.engine])
+  if (!failure.value) toast(`Downloaded: ${props.engine.name} can be worked on without a network.`)
+}
 </script>
 
 <template>
@@ -24,7 +28,7 @@ watch(failure, (said) => said && toast(said))
     v-if="canTakeAlong || has"
     class="btn-plain"
     :disabled="!!busy || goneSince !== null"
-    @click="take([engine])"
+    @click="download"
     >{{ text }}</BButton
   >
   <BButton v-else class="btn-plain" to="/this-tablet">Download for offline…</BButton>
