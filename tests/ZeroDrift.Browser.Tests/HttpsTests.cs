@@ -14,7 +14,7 @@ public sealed class HttpsTests : IDisposable
     public void A_plain_page_from_elsewhere_says_that_nothing_can_be_taken_along_and_how_it_can()
     {
         screen.Driver.Navigate().GoToUrl(server.Url("http", "depot.test", "/this-tablet"));
-        screen.See("Nothing can be taken along from this address");
+        screen.See("Nothing can be downloaded from this address");
         screen.Press("install its certificate");
         screen.See("1. Trust the depot");
         screen.See("https://depot.test");

@@ -34,7 +34,7 @@ public sealed class OfflineTests : IDisposable
         screen.Open("/pocket/screw");
         screen.See("1/16 turn");
         screen.Open("/at-the-engine");
-        screen.See("Those that were taken along");
+        screen.See("Those that were downloaded");
         screen.SeeNo("The other twin");
         screen.Press("Pump house twin");
         Open("1200", "Tove");

@@ -55,7 +55,7 @@ export async function contextFor(engineId: string): Promise<HeldContext> {
     if (held) return held
     if (caught instanceof Refusal) throw caught
     throw new Refusal(
-      'This engine was not taken along, and the server cannot be reached: its book is there.',
+      'This engine was not downloaded to this tablet, and the server cannot be reached: its book is there.',
       503,
       {},
       { code: 'notTaken' },

@@ -29,7 +29,7 @@ const qr = (text: string) => `/api/install/qr.svg?text=${encodeURIComponent(text
       </div>
       <p v-if="!data.https" class="plate p-3" role="note">
         This server was started without <span class="figure">--https</span>: a tablet can use it while it has a network,
-        and nothing can be taken along. Start it with <span class="figure">./run --https --host 0.0.0.0</span> and come
+        and nothing can be downloaded for offline work. Start it with <span class="figure">./run --https --host 0.0.0.0</span> and come
         back to this page.
       </p>
       <div v-else class="two-columns row-gap-3">

@@ -22,7 +22,7 @@ onMounted(() => void lookAtRoom())
     </div>
     <WaitingList class="mb-3" />
     <section v-if="!canTakeAlong" class="plate p-3 mb-3" role="note">
-      <h2>Nothing can be taken along from this address</h2>
+      <h2>Nothing can be downloaded from this address</h2>
       <p class="mb-0 mt-2">
         A browser keeps pages for the road only over HTTPS, or on the depot’s own machine. Ask whoever runs the server
         to start it with <span class="figure">--https</span>, then

@@ -10,6 +10,7 @@ import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { jobNames } from '../../shared/words/jobs'
+import MyJobs from './MyJobs.vue'
 
 const open = useQuery(() => ({ ...queries.openVisits(), refetchOnMount: 'always' as const }))
 const yard = useQuery(() => queries.yard())
@@ -28,6 +29,7 @@ const closed = computed(() => {
   <Loaded v-slot="{ data }" :query="open" what="visit">
     <main class="page">
       <div class="page-head"><h1>At the engine</h1></div>
+      <MyJobs />
       <section class="plate p-3 mb-3">
         <h2>Open now</h2>
         <p v-if="data.visits.length + openedHere.length === 0" class="mt-2 mb-0">
@@ -61,9 +63,9 @@ const closed = computed(() => {
         <p v-if="goneSince === null" class="soft small mb-2">
           The most urgent first. <RouterLink to="/">All in the yard.</RouterLink>
         </p>
-        <p v-else class="soft small mb-2">Those that were taken along; the others need the server.</p>
+        <p v-else class="soft small mb-2">Those that were downloaded to this tablet; the others need the server.</p>
         <p v-if="yard.data.value && closed.length === 0" class="mb-0">
-          {{ goneSince === null ? 'No other engine is in the yard.' : 'No other engine was taken along.' }}
+          {{ goneSince === null ? 'No other engine is in the yard.' : 'No other engine was downloaded.' }}
         </p>
         <RouterLink
           v-for="r in closed"
@@ -72,7 +74,7 @@ const closed = computed(() => {
           :to="{ name: 'open', params: { engineId: r.engineId } }"
         >
           <strong>{{ r.name }}</strong>
-          <span class="soft">{{ r.site }} · {{ r.typeCode }}{{ along.has(r.engineId) ? ' · taken along' : '' }}</span>
+          <span class="soft">{{ r.site }} · {{ r.typeCode }}{{ along.has(r.engineId) ? ' · works offline' : '' }}</span>
           <span class="figure">{{ hours(r.shownHours) }} h</span>
         </RouterLink>
       </section>
