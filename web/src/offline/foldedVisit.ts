@@ -17,6 +17,9 @@ export interface FoldedVisit {
   held?: Problem
 }
 
+/** Where a folded visit is kept while a page shows it. */
+export const foldedKey = (visitId: string) => ['folded', visitId] as const
+
 /** What was measured here went into another visit: the way there. */
 export class JoinedElsewhere extends Refusal {
   constructor(readonly visitId: string) {

@@ -1,7 +1,8 @@
 import { queryOptions, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { onBeforeUnmount, ref } from 'vue'
 import { goneSince } from '../api/reach'
-import { foldLine, foldVisit, type FoldedVisit } from './foldedVisit'
+import { firstAnswer } from './firstAnswer'
+import { foldedKey, foldLine, foldVisit, type FoldedVisit } from './foldedVisit'
 import { pull } from './held'
 import { hear } from './news'
 import { Refusal } from '../api/refusal'
@@ -10,7 +11,7 @@ const every = 1_700
 
 const foldedVisit = (visitId: string) =>
   queryOptions({
-    queryKey: ['folded', visitId],
+    queryKey: foldedKey(visitId),
     queryFn: async () => {
       try {
         return await foldVisit(visitId)
@@ -30,6 +31,7 @@ const foldedVisit = (visitId: string) =>
 export function useFoldedVisit(id: () => string) {
   const client = useQueryClient()
   const query = useQuery(() => foldedVisit(id()))
+  void firstAnswer(client, id())
   const leads = ref(false)
   // While the line of a tap is on its way the whole sheet waits for it.
   let hurrying = 0
