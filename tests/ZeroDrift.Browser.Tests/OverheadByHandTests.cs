@@ -47,10 +47,10 @@ public sealed class OverheadByHandTests : IDisposable
         screen.See("Close it 27°, a bit over 1/16 turn, clockwise.");
         Reload("Close it 27°");
         // The locknut teaches while little is known of it: what it stood at before.
-        screen.See("Locknut still loose");
+        screen.See("Nut still loose");
         screen.Try("0.20", "Slight drag");
         screen.Press("Keep 0.20, not locked yet");
-        screen.See("Locked? Measure again");
+        screen.See("Locked: which blade drags?");
         screen.Try("0.20", "Slight drag");
         screen.See("On the figure: 0.20.");
         screen.Press("Keep 0.20 as left");

@@ -183,9 +183,9 @@ public sealed class SchoolsByHandTests : IDisposable
     private void SetFrom(string blade)
     {
         screen.Blade(blade);
-        screen.See("Locknut still loose");
+        screen.See("Nut still loose");
         screen.Blade("0.30");
-        screen.See("Locked? Measure again");
+        screen.See("Locked: which blade drags?");
         Drags("0.30");
     }
 

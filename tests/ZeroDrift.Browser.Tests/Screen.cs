@@ -30,8 +30,8 @@ public sealed class Screen : IDisposable
     public void Open(string path) => Driver.Navigate().GoToUrl(server.Url(path));
 
     /// <summary>Makes the page as wide as another screen.</summary>
-    public void Width(int width) =>
-        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?> { ["width"] = width, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+    public void Width(int width, int height = 800) =>
+        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = false });
 
     /// <summary>Waits until the page says this.</summary>
     /// <summary>What a slow machine may take, s: a wait costs nothing where the page is quicker.</summary>

@@ -57,7 +57,7 @@ public sealed class ValvetrainsByHandTests : IDisposable
             screen.Blade("0.50");
             screen.See("Bridge of 1E first");
             screen.Driver.FindElement(By.CssSelector("[aria-label='At this point'] [role=checkbox]")).Click();
-            screen.See("Locknut still loose");
+            screen.See("Nut still loose");
             screen.See("valve locknut 45 Nm");
             screen.Press("Locked already");
             screen.Blade("0.60");
@@ -163,7 +163,7 @@ public sealed class ValvetrainsByHandTests : IDisposable
             screen.See("Index mark of 2E faces outward.");
             Assert.DoesNotContain("clockwise", screen.Driver.FindElement(By.CssSelector(".middle")).Text, StringComparison.Ordinal);
             screen.Driver.FindElement(By.CssSelector("[aria-label='At this point'] [role=checkbox]")).Click();
-            screen.See("Locked? Measure again");
+            screen.See("Locked: which blade drags?");
             Drags("0.30");
         }
         engine.Sign();
