@@ -567,6 +567,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/year": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** From and until are days, both included; left out, the twelve months up to today. */
+        get: operations["get-year"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/year.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export-year"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engines/{id}/hours-ahead": {
         parameters: {
             query?: never;
@@ -2299,7 +2332,7 @@ export interface components {
             inHours?: null | number;
             who?: null | string;
         };
-        /** @description An operator's slip or a follow-up. */
+        /** @description An operator's report or a follow-up. */
         CallResponse: {
             /** Format: uuid */
             id: string;
@@ -3006,6 +3039,23 @@ export interface components {
             total: number;
             early: components["schemas"]["EarlyLooks"];
         };
+        /**
+         * @description The one mark an engine wears in a list: the gravest that is to be said of it. One that is quiet wears none.
+         * @enum {string}
+         */
+        DueMark: "none" | "tight" | "loose" | "pastInterval" | "wearing" | "due" | "neverMeasured";
+        /** @description What is to be done next about an engine: the open visit, or the job that waits for it with its day and who does it. */
+        DueNext: {
+            step: components["schemas"]["DueStep"];
+            /** Format: uuid */
+            visitId: null | string;
+            /** Format: uuid */
+            jobId: null | string;
+            job: null | string;
+            /** Format: date */
+            plannedOn: null | string;
+            who: string[];
+        };
         /** @description One line of the yard. */
         DueRow: {
             /** Format: uuid */
@@ -3070,9 +3120,12 @@ export interface components {
             driftMmPer1000h?: null | number;
             findings: components["schemas"]["FindingResponse"][];
             hasFigures: boolean;
+            /** @description The one mark it wears. */
+            mark: components["schemas"]["DueMark"];
+            next: components["schemas"]["DueNext"];
             /** @description What in its record cannot be right; nothing is foretold from it. */
             trouble?: null | string;
-            /** @description Slips and follow-ups that are open. */
+            /** @description Reports and follow-ups that are open. */
             calls: components["schemas"]["CallResponse"][];
             /** Format: uuid */
             openOverheadId?: null | string;
@@ -3082,6 +3135,11 @@ export interface components {
          * @enum {string}
          */
         DueRule: "finding" | "drift" | "bookHours" | "bookMonths" | "firstCheck" | "symptom" | "followUp" | "resetHot" | "nothing";
+        /**
+         * @description What is to be done next about an engine.
+         * @enum {string}
+         */
+        DueStep: "none" | "goOn" | "openJob" | "planJob" | "plan" | "start" | "readMeter";
         /** @description The yard. Risk: the fleet's, at which drift decides. */
         EarlyLooks: {
             /** Format: int32 */
@@ -8311,6 +8369,157 @@ export interface components {
             /** Format: double */
             setMm: null | number;
         };
+        /** @description What the stretch came to for one engine. */
+        YearEngine: {
+            /** Format: uuid */
+            engineId: string;
+            name: string;
+            machine: components["schemas"]["MachineKind"];
+            site: string;
+            typeCode: string;
+            archived: boolean;
+            figures: components["schemas"]["YearFigures"];
+            openings: components["schemas"]["YearOpening"][];
+            /** @description Valves named as wearing otherwise, as it is known today. */
+            failing: components["schemas"]["YearFailing"][];
+            parts: components["schemas"]["YearParts"][];
+        };
+        /** @description A valve that wears otherwise than its kind. Since: the last visit before it began to; null where it did all its life. */
+        YearFailing: {
+            point: string;
+            /** Format: date */
+            since: null | string;
+        };
+        /** @description What a year, or any stretch of days, came to for one engine or for several together. Counted and measured, never estimated. */
+        YearFigures: {
+            /**
+             * Format: int32
+             * @description Overheads signed.
+             */
+            overheads: number;
+            /**
+             * Format: int32
+             * @description Spot checks and receiving checks signed.
+             */
+            spotChecks: number;
+            /**
+             * Format: int32
+             * @description Builds signed.
+             */
+            builds: number;
+            /**
+             * Format: int32
+             * @description Valves measured as found, each time it was.
+             */
+            measured: number;
+            /**
+             * Format: int32
+             * @description Of these, out of their limits as found.
+             */
+            outAsFound: number;
+            /**
+             * Format: int32
+             * @description Valves that were set.
+             */
+            set: number;
+            /**
+             * Format: double
+             * @description Engine hours run, as far as the meter was read; null where no two readings tell.
+             */
+            hoursRun: null | number;
+            /**
+             * Format: double
+             * @description Hours of work that were timed.
+             */
+            workedHours: number;
+            /**
+             * Format: int32
+             * @description How many openings were timed.
+             */
+            timed: number;
+            /**
+             * Format: int32
+             * @description Parts changed.
+             */
+            parts: number;
+            /**
+             * Format: int32
+             * @description Shims changed.
+             */
+            shims: number;
+            /**
+             * Format: int32
+             * @description How often the book's interval would have had it opened.
+             */
+            bookOpenings: number;
+            /**
+             * Format: int32
+             * @description Of these, those of a type of which overheads were timed here.
+             */
+            bookCosted: number;
+            /**
+             * Format: double
+             * @description What these would have cost, hours of work, by what overheads of their type took here in the mean; null where none was timed.
+             */
+            bookHours: null | number;
+            /**
+             * Format: int32
+             * @description Every opening.
+             */
+            openings?: number;
+        };
+        /** @description The engines of one kind of machine together. */
+        YearKind: {
+            kind: components["schemas"]["MachineKind"];
+            /** Format: int32 */
+            engines: number;
+            figures: components["schemas"]["YearFigures"];
+        };
+        /** @description One opening of the stretch. Worst: the point found furthest out; null where all were in their limits. */
+        YearOpening: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: date */
+            date: string;
+            job: components["schemas"]["JobKind"];
+            who: string;
+            /** Format: int32 */
+            measured: number;
+            /** Format: int32 */
+            outAsFound: number;
+            worst: null | string;
+            /** Format: double */
+            worstMm: null | number;
+            worstState: null | components["schemas"]["VerdictState"];
+            /** Format: int32 */
+            set: number;
+            /** Format: double */
+            workedHours: null | number;
+        };
+        /** @description Parts of one name that were changed. */
+        YearParts: {
+            part: string;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description The engines of one place together. */
+        YearPlace: {
+            site: string;
+            /** Format: int32 */
+            engines: number;
+            figures: components["schemas"]["YearFigures"];
+        };
+        YearResponse: {
+            fleet: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            until: string;
+            whole: components["schemas"]["YearFigures"];
+            engines: components["schemas"]["YearEngine"][];
+            byKind: components["schemas"]["YearKind"][];
+            byPlace: components["schemas"]["YearPlace"][];
+        };
     };
     responses: never;
     parameters: never;
@@ -9734,6 +9943,70 @@ export interface operations {
             };
             /** @description Service Unavailable */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "get-year": {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "export-year": {
+        parameters: {
+            query?: {
+                from?: string;
+                until?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -24,12 +24,8 @@ async function download() {
 </script>
 
 <template>
-  <BButton
-    v-if="canTakeAlong || has"
-    class="btn-plain"
-    :disabled="!!busy || goneSince !== null"
-    @click="download"
-    >{{ text }}</BButton
-  >
+  <BButton v-if="canTakeAlong || has" class="btn-plain" :disabled="!!busy || goneSince !== null" @click="download">{{
+    text
+  }}</BButton>
   <BButton v-else class="btn-plain" to="/this-tablet">Download for offline…</BButton>
 </template>

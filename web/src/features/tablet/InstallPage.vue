@@ -29,8 +29,8 @@ const qr = (text: string) => `/api/install/qr.svg?text=${encodeURIComponent(text
       </div>
       <p v-if="!data.https" class="plate p-3" role="note">
         This server was started without <span class="figure">--https</span>: a tablet can use it while it has a network,
-        and nothing can be downloaded for offline work. Start it with <span class="figure">./run --https --host 0.0.0.0</span> and come
-        back to this page.
+        and nothing can be downloaded for offline work. Start it with
+        <span class="figure">./run --https --host 0.0.0.0</span> and come back to this page.
       </p>
       <div v-else class="two-columns row-gap-3">
         <section class="plate p-3">

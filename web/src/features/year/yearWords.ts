@@ -33,7 +33,7 @@ export function headline(f: Figures): string {
 
 /** What the work took, as far as it was timed. */
 export const timed = (f: Figures) =>
-  f.timed ? `${work(f.workedHours)} of work, timed at ${f.timed} of ${plural(f.openings, 'opening')}.` : ''
+  f.timed ? `${work(f.workedHours)} of work, timed at ${f.timed} of ${plural(f.openings ?? 0, 'opening')}.` : ''
 
 /** What the manual’s interval would have asked for in the same days. */
 export function byTheBook(f: Figures): string {

@@ -116,7 +116,7 @@ describe('the main thing of an engine’s drift', () => {
   it('is quiet where nothing comes before the book, and says where nothing is known', () => {
     expect(driftHeadline(drift(), figures)).toBe('No valve is expected out of limits before the manual’s date.')
     expect(driftHeadline(drift({ voice: voice({ valves: 0 }), openAfterHours: null }), figures)).toBe(
-      'Not enough found yet to date; the book decides.',
+      'Not enough found yet for a date of its own: the next one comes from the manual.',
     )
   })
 })
@@ -129,7 +129,7 @@ describe('what lies behind it', () => {
       '2E closing 0.020 ± 0.004 mm a 1000 h, its sisters 0.012. The manual’s date is 600 h ahead. 20 % chance that one of its 2 valves is out of limits before the manual’s date, if nothing new begins to fail; 2 % if one begins to fail as they do in this fleet. 2E itself 20 %.',
     ))
   it('says of a book that has called since when', () =>
-    expect(driftBelow(drift({ bookHoursLeft: -120 }), figures)).toContain('The book called 120 h ago.'))
+    expect(driftBelow(drift({ bookHoursLeft: -120 }), figures)).toContain('The manual’s date was 120 h ago.'))
   it('has no rate where there is none', () =>
     expect(rateText({ mmPer1000h: null, standardErrorMmPer1000h: null }, figures)).toBe(''))
 })
