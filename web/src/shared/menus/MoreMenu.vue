@@ -90,6 +90,7 @@ function close() {
   align-items: center;
   min-height: 48px;
   padding: 0;
+  font: inherit;
   color: var(--ink-soft);
   background: none;
   border: 0;

@@ -300,6 +300,10 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
     order: -1;
     border-width: 0;
   }
+  .side {
+    max-width: 380px;
+    margin: 0 auto;
+  }
   .barring .side {
     order: -2;
   }
