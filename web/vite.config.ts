@@ -49,6 +49,7 @@ export default defineConfig({
     // One page for all files of a thread: a page each took six times as long, and on a busy machine one did not open in time.
     pool: 'threads',
     isolate: false,
+    setupFiles: ['src/ownModules.ts'],
   },
   server: { proxy: { '/api': 'http://127.0.0.1:5080', '/tablet': 'http://127.0.0.1:5080' } },
 })

@@ -44,9 +44,10 @@ public static class AdviceCall
         Given.InRange(creep.SdMm ?? 0, 0, 25, "creep.sdMm", "The scatter of the locks")!.Value,
         creep.N is >= 0 ? creep.N.Value : throw new BadInputException("creep.n", "Say how many locks it was learned from: a whole number from 0."));
 
-    public static Adjuster Adjuster(AdjusterRequest a)
+    /// <summary>The adjuster asked about. Who asks for a turn gives a pitch; a type whose pitch nobody knows has none.</summary>
+    public static Adjuster Adjuster(AdjusterRequest a, bool pitchMayBeUnknown = false)
     {
-        double Pitch() => Given.Above(Given.Number(a.PitchMm, "adjuster.pitchMm", "the screw's pitch in mm"), 0, 10, "adjuster.pitchMm", "The thread pitch", "mm");
+        double? Pitch() => a.PitchMm is null && pitchMayBeUnknown ? null : Given.Above(Given.Number(a.PitchMm, "adjuster.pitchMm", "the screw's pitch in mm"), 0, 10, "adjuster.pitchMm", "The thread pitch", "mm");
         double PerTravel() => Given.Above(a.ClearancePerTravel ?? 1, 0, 10, "adjuster.clearancePerTravel", "The clearance per screw travel");
         return a.Kind switch
         {

@@ -46,7 +46,7 @@ public static class ContextMapping
             PastTdc = t.PastTdc,
             Letters = t.Letters,
             RampGuardDeg = t.RampGuardDeg,
-            Points = [.. record.Points.Select(p => new LashPoint(p.Label, p.Cylinder, p.Kind, p.Place, AdviceCall.Adjuster(p.Adjuster), p.Bank, p.Along, p.Bridge ? new Bridge(p.BridgeScrew) : null))],
+            Points = [.. record.Points.Select(p => new LashPoint(p.Label, p.Cylinder, p.Kind, p.Place, AdviceCall.Adjuster(p.Adjuster, pitchMayBeUnknown: true), p.Bank, p.Along, p.Bridge ? new Bridge(p.BridgeScrew) : null))],
             Method = t.Method,
             BookStops = [.. t.BookStops.Select((s, i) => new BookStop(CrankAngle.Of(s.CrankDeg, t.Cycle, $"bookStops[{i}].crankDeg", "A crank angle"), [.. (s.Set ?? []).Select((p, k) => p.ToRef($"bookStops[{i}].set[{k}]"))]))],
         };

@@ -48,11 +48,11 @@ public abstract record Adjuster
 
     /// <summary>A screw, with a locknut unless it locks itself.</summary>
     /// <param name="Place">Where it sits.</param>
-    /// <param name="PitchMm">Thread pitch, above 0 to 10 mm.</param>
+    /// <param name="PitchMm">Thread pitch, above 0 to 10 mm; null where nobody knows it, and no turn is given.</param>
     /// <param name="ClearancePerTravel">Clearance gained per screw travel, above 0 to 10; 1 at the valve end.</param>
     /// <param name="ClockwiseCloses">True on an ordinary rocker (common practice, no source).</param>
     /// <param name="SelfLocking">No locknut: its own drag holds it.</param>
-    public sealed record Screw(ScrewPlace Place, double PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true, bool SelfLocking = false) : Adjuster
+    public sealed record Screw(ScrewPlace Place, double? PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true, bool SelfLocking = false) : Adjuster
     {
         /// <inheritdoc/>
         public override T Match<T>(Func<Screw, T> screw, Func<Eccentric, T> eccentric, Func<Shim, T> shim, Func<Hydraulic, T> hydraulic, Func<InjectorScrew, T> injectorScrew, Func<BrakeScrew, T> brakeScrew) => screw(this);
@@ -93,10 +93,10 @@ public abstract record Adjuster
     }
 
     /// <summary>Engine-brake slave piston: a gap, always from the book and larger than valve lash.</summary>
-    /// <param name="PitchMm">Thread pitch, above 0 to 10 mm.</param>
+    /// <param name="PitchMm">As for a screw.</param>
     /// <param name="ClearancePerTravel">As for a screw.</param>
     /// <param name="ClockwiseCloses">As for a screw.</param>
-    public sealed record BrakeScrew(double PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true) : Adjuster
+    public sealed record BrakeScrew(double? PitchMm, double ClearancePerTravel = 1, bool ClockwiseCloses = true) : Adjuster
     {
         /// <inheritdoc/>
         public override T Match<T>(Func<Screw, T> screw, Func<Eccentric, T> eccentric, Func<Shim, T> shim, Func<Hydraulic, T> hydraulic, Func<InjectorScrew, T> injectorScrew, Func<BrakeScrew, T> brakeScrew) => brakeScrew(this);

@@ -38,7 +38,7 @@ public enum AdjusterKind
 }
 
 /// <summary>The type's figures that an adjuster is made of; each kind takes what it needs.</summary>
-/// <param name="PitchMm">Thread pitch.</param>
+/// <param name="PitchMm">Thread pitch; null where it is not known.</param>
 /// <param name="ClearancePerTravel">Clearance per screw travel.</param>
 /// <param name="ClockwiseCloses">Which way closes.</param>
 /// <param name="ShimSizesMm">The size series.</param>
@@ -50,8 +50,8 @@ public sealed record AdjusterFigures(double? PitchMm, double ClearancePerTravel 
 /// <summary>From a book's word to an adjuster.</summary>
 public static class AdjusterKinds
 {
-    /// <summary>True where a pitch is needed, so that a turn can be computed.</summary>
-    public static bool NeedsPitch(this AdjusterKind kind) => kind is AdjusterKind.ScrewAtValve or AdjusterKind.ScrewAtPushrod
+    /// <summary>True where a pitch lets a turn be worked out.</summary>
+    public static bool TurnsByPitch(this AdjusterKind kind) => kind is AdjusterKind.ScrewAtValve or AdjusterKind.ScrewAtPushrod
         or AdjusterKind.BridgeScrew or AdjusterKind.FollowerScrew;
 
     /// <summary>How its shim is reached; null where it has none.</summary>
@@ -63,23 +63,22 @@ public static class AdjusterKinds
         _ => null,
     };
 
-    /// <summary>The adjuster of a kind. An engine brake on shim heads still has a screw: one millimetre where the type gives no pitch.</summary>
+    /// <summary>The adjuster of a kind.</summary>
     public static Adjuster With(this AdjusterKind kind, AdjusterFigures figures)
     {
-        var pitch = figures.PitchMm ?? 1;
         IReadOnlyList<double> sizes = figures.ShimSizesMm ?? [];
         return kind switch
         {
-            AdjusterKind.ScrewAtValve or AdjusterKind.BridgeScrew => new Adjuster.Screw(ScrewPlace.Valve, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses, figures.SelfLocking),
-            AdjusterKind.ScrewAtPushrod => new Adjuster.Screw(ScrewPlace.Pushrod, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses, figures.SelfLocking),
-            AdjusterKind.FollowerScrew => new Adjuster.Screw(ScrewPlace.Follower, pitch, figures.ClearancePerTravel, figures.ClockwiseCloses, figures.SelfLocking),
+            AdjusterKind.ScrewAtValve or AdjusterKind.BridgeScrew => new Adjuster.Screw(ScrewPlace.Valve, figures.PitchMm, figures.ClearancePerTravel, figures.ClockwiseCloses, figures.SelfLocking),
+            AdjusterKind.ScrewAtPushrod => new Adjuster.Screw(ScrewPlace.Pushrod, figures.PitchMm, figures.ClearancePerTravel, figures.ClockwiseCloses, figures.SelfLocking),
+            AdjusterKind.FollowerScrew => new Adjuster.Screw(ScrewPlace.Follower, figures.PitchMm, figures.ClearancePerTravel, figures.ClockwiseCloses, figures.SelfLocking),
             AdjusterKind.EccentricShaft => new Adjuster.Eccentric(),
             AdjusterKind.ShimOnTop => new Adjuster.Shim(Engines.ShimAccess.OnTop, sizes, figures.ShimPerClearance),
             AdjusterKind.ShimUnderBucket => new Adjuster.Shim(Engines.ShimAccess.UnderBucket, sizes, figures.ShimPerClearance),
             AdjusterKind.Puck => new Adjuster.Shim(Engines.ShimAccess.Puck, sizes, figures.ShimPerClearance),
             AdjusterKind.HydraulicPreload => new Adjuster.Hydraulic(figures.TravelTurns, figures.SelfLocking),
             AdjusterKind.InjectorScrew => new Adjuster.InjectorScrew(figures.PitchMm),
-            AdjusterKind.BrakeScrew => new Adjuster.BrakeScrew(pitch, figures.ClearancePerTravel, figures.ClockwiseCloses),
+            AdjusterKind.BrakeScrew => new Adjuster.BrakeScrew(figures.PitchMm, figures.ClearancePerTravel, figures.ClockwiseCloses),
             _ => throw new BadInputException("adjuster", "This adjuster is not known."),
         };
     }

@@ -61,11 +61,13 @@ public sealed class FiringOrder
         return new FiringOrder([.. cylinders], Angles(cylinders.Count, cycle.Degrees(), anglesDeg), cycle);
     }
 
-    /// <summary>Reads "1-5-3-6-2-4", "1 5 3 6 2 4" or "1,5,3,6,2,4".</summary>
+    /// <summary>Reads "1-5-3-6-2-4", "1 5 3 6 2 4", "1,5,3,6,2,4", or up to nine cylinders without anything between them: "153624".</summary>
     /// <exception cref="BadInputException">Field <c>firingOrder</c>: not whole numbers, or not a firing order.</exception>
     public static FiringOrder Parse(string? text, EngineCycle cycle, IReadOnlyList<double>? anglesDeg = null)
     {
         var parts = (text ?? "").Split([' ', '-', ',', ';', '–'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+        if (parts is [{ Length: > 1 and <= 9 } together] && together.All(char.IsAsciiDigit) && together.Order().Select((digit, i) => digit - '1' == i).All(isNext => isNext))
+            parts = [.. together.Select(digit => digit.ToString())];
         var cylinders = new List<int>();
         foreach (var part in parts)
         {

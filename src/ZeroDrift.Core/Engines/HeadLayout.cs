@@ -40,6 +40,18 @@ public static class HeadLayout
     /// <exception cref="BadInputException">Field <c>letters</c>: its E could be either.</exception>
     public static BookLetters Letters(string? layout, EngineCycle cycle) => BookLetterNames.Told(layout ?? "", cycle, "layout") ?? throw new BadInputException("letters", BookLetterNames.Ask);
 
+    /// <summary>How the points of such an engine often stand along a head, front to back, for choosing instead of typing; the book or a look under the cover decides. Common practice, no source.</summary>
+    /// <exception cref="BadInputException">Field <c>banks</c>, as <see cref="Parse"/>.</exception>
+    public static IReadOnlyList<string> Usual(string? banks, FiringOrder order)
+    {
+        var along = Banks(banks, order)[0].Count;
+        if (order.Cycle == EngineCycle.TwoStroke) return [Each("E E"), Each("E J E")];
+        return [.. new[] { Mirrored("E I", "I E"), Each("I E"), Each("E I"), Mirrored("I E", "E I"), Each("I I E E") }.Distinct()];
+
+        string Each(string own) => string.Join(' ', Enumerable.Repeat(own, along));
+        string Mirrored(string odd, string even) => string.Join(' ', Enumerable.Range(0, along).Select(i => i % 2 == 0 ? odd : even));
+    }
+
     private static List<List<int>> Banks(string? text, FiringOrder order)
     {
         var banks = new List<List<int>>();

@@ -6,11 +6,11 @@ using ZeroDrift.Core.Measuring;
 namespace ZeroDrift.Core.Setting;
 
 /// <summary>The thread of an adjusting screw.</summary>
-/// <param name="PitchMm">Thread pitch.</param>
+/// <param name="PitchMm">Thread pitch; null where nobody knows it.</param>
 /// <param name="ClearancePerTravel">Clearance gained per screw travel.</param>
 /// <param name="ClockwiseCloses">Which way closes.</param>
 /// <param name="HasLocknut">A nut is tightened after it, and drags it along.</param>
-internal readonly record struct ScrewThread(double PitchMm, double ClearancePerTravel, bool ClockwiseCloses, bool HasLocknut);
+internal readonly record struct ScrewThread(double? PitchMm, double ClearancePerTravel, bool ClockwiseCloses, bool HasLocknut);
 
 /// <summary>
 /// How far a screw is turned, from where it stands once its nut is slack to where it has to stand before the nut is tightened. Screw geometry; that the
@@ -55,13 +55,23 @@ internal static class ScrewAdvice
 
     private static Advice Turned(ScrewThread thread, double fromMm, double leaveMm, double aimMm, LengthUnit unit)
     {
-        var turn = ScrewTurn.Between(Clearance.Near(fromMm), Clearance.Near(leaveMm), thread.PitchMm, thread.ClearancePerTravel, thread.ClockwiseCloses);
+        if (thread.PitchMm is not { } pitch) return WithoutPitch(thread, fromMm, leaveMm, aimMm, unit);
+        var turn = ScrewTurn.Between(Clearance.Near(fromMm), Clearance.Near(leaveMm), pitch, thread.ClearancePerTravel, thread.ClockwiseCloses);
         if (turn.Direction is not { } direction) return new Advice(AdviceAction.Leave, "It stands on the figure.") { Turn = turn };
         var verb = leaveMm > fromMm ? "Open it" : "Close it";
         var way = direction == ScrewDirection.Clockwise ? "clockwise" : "anticlockwise";
         var degrees = $"{Math.Round(turn.Turns.Degrees).ToString(CultureInfo.InvariantCulture)}°";
         var amount = turn.DegreesFirst ? $"{degrees}, {TurnWords.Say(turn.Turns)}" : $"{TurnWords.Say(turn.Turns)}, {degrees}";
         return new Advice(AdviceAction.Turn, $"{verb} {amount}, {way}.{Leaving(leaveMm, aimMm, unit)}") { Turn = turn, LeaveMm = thread.HasLocknut ? leaveMm : null };
+    }
+
+    /// <summary>Which way is known, how far is not.</summary>
+    private static Advice WithoutPitch(ScrewThread thread, double fromMm, double leaveMm, double aimMm, LengthUnit unit)
+    {
+        if (Math.Abs(leaveMm - fromMm) < 1e-9) return new Advice(AdviceAction.Leave, "It stands on the figure.");
+        var way = leaveMm > fromMm == thread.ClockwiseCloses ? "anticlockwise" : "clockwise";
+        var set = Advice.ByBlade(leaveMm, unit, (leaveMm > fromMm ? "Open it, " : "Close it, ") + way + (thread.HasLocknut ? ", until the blade of {0} drags; lock, measure again." : ", until the blade of {0} drags; measure again."));
+        return set with { Sentence = $"{set.Sentence}{Leaving(leaveMm, aimMm, unit)} The screw's pitch is not known, so no turn is given." };
     }
 
     private static Advice ByBlade(ScrewThread thread, double leaveMm, double aimMm, LengthUnit unit)

@@ -28,4 +28,7 @@ public sealed record CrankView(CrankEnd SeenFrom, bool Anticlockwise, bool Assum
             && (rear || words.Contains("front", StringComparison.Ordinal) || words.Contains("pulley", StringComparison.Ordinal) || words.Contains("free end", StringComparison.Ordinal));
         return new CrankView(rear ? CrankEnd.Flywheel : CrankEnd.Front, anti, !said);
     }
+
+    /// <summary>In a book's words, as <see cref="Of"/> reads them.</summary>
+    public override string ToString() => $"{(Anticlockwise ? "anticlockwise" : "clockwise")} seen from the {(SeenFrom == CrankEnd.Flywheel ? "flywheel" : "front")}";
 }

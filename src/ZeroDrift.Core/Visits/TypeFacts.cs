@@ -134,10 +134,16 @@ public record TypeFacts
     public double? RodMm { get; set; }
 
     /// <summary>Turning direction in the running sense, as seen from where the crank is barred.</summary>
-    public string Rotation { get; set; } = "clockwise seen from the front";
+    public string Rotation { get; set; } = RotationUnknown;
 
     /// <summary>How it is barred.</summary>
-    public string BarringTool { get; set; } = "socket on the crank nut";
+    public string BarringTool { get; set; } = BarringToolUnknown;
+
+    /// <summary>Said where nobody knows which way it runs: as part of a sentence that tells someone to bar it.</summary>
+    public const string RotationUnknown = "which way it runs is not known: look before you bar it";
+
+    /// <summary>Said where nobody knows what bars it.</summary>
+    public const string BarringToolUnknown = "its barring tool";
 
     /// <summary>Turns of the barring tool to one of the crank, 0.01 to 1000.</summary>
     public double ToolTurnsPerCrankTurn { get; set; } = 1;

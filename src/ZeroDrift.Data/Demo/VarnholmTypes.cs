@@ -86,7 +86,7 @@ internal static class VarnholmTypes
             Revisions = [Revision(code, older is null ? "A" : "B", older ?? lines, today.AddYears(-9), $"{code} workshop manual")],
         };
         if (older is not null) type.Revisions.Add(Revision(code, "C", lines, today.AddMonths(-26), $"{code} service bulletin 14"));
-        if (barring is { } b) (type.Facts.BarringTool, type.Facts.ToolTurnsPerCrankTurn, type.Facts.Rotation) = b;
+        (type.Facts.BarringTool, type.Facts.ToolTurnsPerCrankTurn, type.Facts.Rotation) = barring ?? ("socket on the crank nut", 1, "clockwise seen from the front");
         with?.Invoke(type);
         return type;
     }

@@ -2,6 +2,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Contract.Input;
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Turning;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Mapping;
@@ -21,6 +23,8 @@ internal static class BookEndpoints
         var book = api.MapGroup("/engine-types").WithTags("Book").Refuses(400);
         book.MapGet("/", List).WithName("list-engine-types");
         book.MapPost("/preview", Preview).WithName("preview-engine-type");
+        book.MapPost("/excerpt", Excerpt).WithName("read-manual-excerpt");
+        book.MapGet("/usual-layouts", UsualLayouts).WithName("usual-layouts");
         book.MapPost("/", Add).WithName("add-engine-type").Refuses(409, 503);
         book.MapPost("/sheet/preview", TypeSheet.PreviewAsync).WithName("preview-type-sheet").Accepts<string>("application/octet-stream", "text/csv", Sheets.Spreadsheet.MediaType).Produces<TypeSheetReport>().Refuses(415);
         book.MapPost("/sheet/import", TypeSheet.ImportAsync).WithName("import-type-sheet").Accepts<string>("application/octet-stream", "text/csv", Sheets.Spreadsheet.MediaType).Produces<TypeSheetReport>().Refuses(415, 503);
@@ -46,6 +50,23 @@ internal static class BookEndpoints
         var core = row.ToCore();
         return new TypePreviewResponse(BookResponses.Points(row), TurningPlanResponse.Of(core.Turning(), core.Plan()), BookResponses.Figures(row.Revisions.FirstOrDefault()?.Lines ?? [], fleet));
     }
+
+    /// <summary>What a pasted piece of a manual says, for the fields of a new type.</summary>
+    public static ManualExcerptResponse Excerpt(ManualExcerptRequest request)
+    {
+        var read = ManualExcerpt.Read(request.Text);
+        return new ManualExcerptResponse(
+            read.FiringOrder is { } order ? string.Join('-', order) : null,
+            read.Condition,
+            read.Unit is { } unit ? WrittenFigure.Name(unit) : null,
+            [.. read.Clearances.Select(c => new ExcerptClearanceResponse(c.Kind, c.Clearance.ToString()))],
+            read.Runs?.ToString(),
+            read.Left);
+    }
+
+    /// <summary>How the valves of such an engine often stand along a head, to choose from.</summary>
+    public static IReadOnlyList<string> UsualLayouts(string? firingOrder, string? banks, EngineCycle? cycle) =>
+        HeadLayout.Usual(banks, FiringOrder.Parse(firingOrder, cycle ?? EngineCycle.FourStroke));
 
     public static async Task<Results<Created<EngineTypeResponse>, Ok<EngineTypeResponse>>> Add(EngineTypeRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {

@@ -8,6 +8,9 @@ namespace ZeroDrift.Server.Book;
 public sealed record SpecLineDto
 {
     public LashKind? Kind { get; init; }
+
+    /// <summary>Instead of the figures one by one, as a book writes it: 0.25, 0.20-0.30 or 0.25 ± 0.05.</summary>
+    public string? Written { get; init; }
     public string? Min { get; init; }
     public string? Max { get; init; }
     public string? Set { get; init; }
@@ -30,6 +33,8 @@ public sealed record BookStopDto(double CrankDeg, IReadOnlyList<string>? Points)
 public sealed record EngineTypeRequest : TypeWays
 {
     public Guid? Id { get; init; }
+
+    /// <summary>Left out, it goes by its name.</summary>
     public string? Code { get; init; }
     public string? Name { get; init; }
     public EngineCycle Cycle { get; init; }
@@ -136,3 +141,12 @@ public sealed record EngineTypeChangeRequest : TypeWays
     /// <summary>The version this edit was made on.</summary>
     public int? Version { get; init; }
 }
+
+/// <summary>A piece of a manual as it was pasted.</summary>
+public sealed record ManualExcerptRequest(string? Text);
+
+/// <summary>One clearance of it, as it is written there.</summary>
+public sealed record ExcerptClearanceResponse(LashKind Kind, string Written);
+
+/// <summary>What was understood of a piece of a manual; left: what was not, each with why.</summary>
+public sealed record ManualExcerptResponse(string? FiringOrder, SpecCondition? Condition, string? Unit, IReadOnlyList<ExcerptClearanceResponse> Clearances, string? Rotation, IReadOnlyList<string> Left);

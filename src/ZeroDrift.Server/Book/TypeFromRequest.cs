@@ -1,6 +1,7 @@
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data.Mapping;
@@ -12,6 +13,8 @@ namespace ZeroDrift.Server.Book;
 /// <summary>Checks a typed engine type by building everything the core would make of it.</summary>
 internal static class TypeFromRequest
 {
+    private const int MostLettersOfACode = 40;
+
     public static EngineTypeRow Build(EngineTypeRequest request, FleetRow fleet, DateOnly today, bool preview)
     {
         var order = FiringOrder.Parse(request.FiringOrder, request.Cycle, request.FiringAnglesDeg);
@@ -23,7 +26,7 @@ internal static class TypeFromRequest
         var row = new EngineTypeRow
         {
             Id = Given.NewId(request.Id),
-            Code = preview ? "preview" : Given.Name(request.Code, "code", "a short code for the type", 40),
+            Code = preview ? "preview" : Code(request),
             Name = preview ? "preview" : Given.Name(request.Name, "name", "a name that says what the engine is", 120),
             Facts = new TypeFacts
             {
@@ -55,7 +58,6 @@ internal static class TypeFromRequest
         if (request.Spec is { } spec && (!preview || (spec.Lines ?? []).Any(Filled))) row.Revisions = [Revision(spec, row, fleet, today, preview)];
         if (!preview)
         {
-            if (row.Points.Exists(p => p.Adjuster.NeedsPitch() && row.Figures(p.Kind).PitchMm is null)) throw new BadInputException("pitchMm", "Give the screw's pitch in mm, so that a turn can be worked out; 1 mm and 1.25 mm are common.");
             if (row.Revisions.Count == 0 && request.NoFigures != true) throw new BadInputException("spec.lines", "Give the clearances with their source, so that a reading can be judged.");
         }
         // The plan is the proof: timing, method and book stops are checked by making it.
@@ -93,12 +95,21 @@ internal static class TypeFromRequest
         return row;
     }
 
+    /// <summary>Its code; without one it goes by its name.</summary>
+    private static string Code(EngineTypeRequest request)
+    {
+        if (!string.IsNullOrWhiteSpace(request.Code)) return Given.Name(request.Code, "code", "a short code for the type", MostLettersOfACode);
+        var name = Given.Name(request.Name, "name", "a name that says what the engine is", 120);
+        return name.Length <= MostLettersOfACode ? name : name[..MostLettersOfACode].TrimEnd();
+    }
+
     /// <summary>What stands in for a figure of the book that was not given.</summary>
     private static IEnumerable<string> Assumed(EngineTypeRequest request, EngineTypeRow row)
     {
         if (request.LayoutAssumed == true) yield return "layout";
         if (request.AdjusterAssumed == true) yield return "adjuster";
         if (string.IsNullOrWhiteSpace(request.Rotation)) yield return "rotation";
+        if (row.Points.Exists(p => p.Adjuster.TurnsByPitch() && row.Figures(p.Kind).PitchMm is null)) yield return "pitchMm";
         if (request.ClearancePerTravel is null && row.Points.Exists(p => p.Adjuster is AdjusterKind.ScrewAtPushrod or AdjusterKind.FollowerScrew && row.ByKind.TrueForAll(k => k.Kind != p.Kind || k.ClearancePerTravel is null))) yield return "clearancePerTravel";
     }
 
@@ -108,7 +119,17 @@ internal static class TypeFromRequest
         : throw new BadInputException(field, "A picture is named by its sha-256, 64 hexadecimal digits.");
 
     /// <summary>One line as it was given, checked.</summary>
-    public static SpecLineRow Line(SpecLineDto line, string field) => new()
+    public static SpecLineRow Line(SpecLineDto line, string field)
+    {
+        if (line.Written is { Length: > 0 } text)
+        {
+            var written = Core.Judging.BookClearance.Parse(text, field + ".written");
+            line = line with { Min = written.Min, Max = written.Max, Single = written.Single, TightSide = written.TightSide, LooseSide = written.LooseSide, Unit = written.Unit is { } unit ? WrittenFigure.Name(unit) : line.Unit };
+        }
+        return Row(line, field);
+    }
+
+    private static SpecLineRow Row(SpecLineDto line, string field) => new()
     {
         Kind = line.Kind ?? throw new BadInputException(field + ".kind", "Say whether the figure is for intake or exhaust."),
         Min = line.Min?.Trim(),
@@ -154,5 +175,5 @@ internal static class TypeFromRequest
 
     private static bool IsAmount(SpecLineDto line) => line.Zero == true || line.Turns is not null || line.Fraction is not null || line.HeightMm is not null || line.TorqueNm is not null;
 
-    private static bool Filled(SpecLineDto? line) => line is not null && (IsAmount(line) || !(string.IsNullOrWhiteSpace(line.Min) && string.IsNullOrWhiteSpace(line.Max) && string.IsNullOrWhiteSpace(line.Single) && string.IsNullOrWhiteSpace(line.Go)));
+    private static bool Filled(SpecLineDto? line) => line is not null && (IsAmount(line) || !(string.IsNullOrWhiteSpace(line.Min) && string.IsNullOrWhiteSpace(line.Max) && string.IsNullOrWhiteSpace(line.Single) && string.IsNullOrWhiteSpace(line.Written) && string.IsNullOrWhiteSpace(line.Go)));
 }

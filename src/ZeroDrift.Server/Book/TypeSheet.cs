@@ -100,14 +100,15 @@ internal static class TypeSheet
 
     private static EngineTypeRequest Request(SheetTable table, SheetRow row)
     {
-        var cylinders = row["firing order"].Split(['-', ' ', ','], StringSplitOptions.RemoveEmptyEntries).Length;
+        var cycle = row["cycle"] is ['2', ..] ? EngineCycle.TwoStroke : row["cycle"] is ['4', ..] ? EngineCycle.FourStroke : Word("cycle", EngineCycle.FourStroke);
+        var order = row.Needed("firing order", "such as 1-3-4-2");
         return new EngineTypeRequest
         {
             Code = row.Needed("code", "a short code for the type"),
             Name = row["name"] is { Length: > 0 } name ? name : row["code"],
-            Cycle = row["cycle"] is ['2', ..] ? EngineCycle.TwoStroke : row["cycle"] is ['4', ..] ? EngineCycle.FourStroke : Word("cycle", EngineCycle.FourStroke),
-            FiringOrder = row.Needed("firing order", "such as 1-3-4-2"),
-            Layout = row["layout"] is { Length: > 0 } layout ? layout : string.Join(' ', Enumerable.Repeat("I E", cylinders)),
+            Cycle = cycle,
+            FiringOrder = order,
+            Layout = row["layout"] is { Length: > 0 } layout ? layout : string.Join(' ', Enumerable.Repeat("I E", FiringOrder.Parse(order, cycle).Count)),
             Letters = row["letters"] is { Length: > 0 } letters ? BookLetterNames.Told(letters, null) : null,
             LayoutAssumed = row["layout"].Length == 0,
             AdjusterAssumed = row["adjuster"].Length == 0,
@@ -144,14 +145,7 @@ internal static class TypeSheet
         SpecLineDto? Line(LashKind kind, string column)
         {
             if (row[column] is not { Length: > 0 } written) return null;
-            var unit = row["unit"] is { Length: > 0 } u ? u : "mm";
-            var ends = written.Replace(',', '.').Split(['-', '–', '…'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
-            return ends.Length switch
-            {
-                1 => new SpecLineDto { Kind = kind, Single = ends[0], Unit = unit },
-                2 => new SpecLineDto { Kind = kind, Min = ends[0], Max = ends[1], Set = row[column + " set"] is { Length: > 0 } set ? set.Replace(',', '.') : null, Unit = unit },
-                _ => throw new BadInputException(column, $"'{written}' is not a clearance; write 0.20, or 0.15-0.25."),
-            };
+            return new SpecLineDto { Kind = kind, Written = written, Set = row[column + " set"] is { Length: > 0 } set ? set : null, Unit = row["unit"] is { Length: > 0 } unit ? unit : "mm" };
         }
     }
 

@@ -185,7 +185,8 @@ public abstract record TypeWays
             throw new BadInputException("dialConversion", "Give the clearance per dial travel at its point of contact, so that a dial reading can be converted; with a factor of 2.4 between dial and lobe it is 0.417.");
 
         // What was given or looked up is the book's from here on.
-        type.Assumed = [.. type.Assumed.Where(f => Confirmed?.Contains(f) != true && !(f == "rotation" && !string.IsNullOrWhiteSpace(Rotation)) && !(f == "clearancePerTravel" && ClearancePerTravel is not null))];
+        if (Confirmed?.Contains("rotation") == true && type.Facts.Rotation == TypeFacts.RotationUnknown) throw new BadInputException("rotation", "Say which way it runs and from which end that is seen, such as clockwise seen from the front.");
+        type.Assumed = [.. type.Assumed.Where(f => Confirmed?.Contains(f) != true && !(f == "rotation" && !string.IsNullOrWhiteSpace(Rotation)) && !(f == "pitchMm" && PitchMm is not null) && !(f == "clearancePerTravel" && ClearancePerTravel is not null))];
 
         T Changed<T>(string field, T before, object? after) => after is T given ? Noted(field, before, given) : before;
         double Number(string field, double before, double? given, double least, double most, string what) => Noted(field, before, Given.InRange(given, least, most, field, what) ?? before);

@@ -4,6 +4,7 @@ using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Hours;
+using ZeroDrift.Core.Outlook;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;
 using ZeroDrift.Data.Model;
@@ -33,7 +34,7 @@ internal static class EngineEndpoints
         var (from, most) = Paging.Of(skip, take);
         var fleet = await data.SettingsAsync();
         var rows = await yard.AllAsync(data, cancelled: cancelled);
-        return new DueListResponse(fleet.Name, fleet.Risk, day.Today, [.. rows.Skip(from).Take(most)], rows.Count, EarlyLooks.Of(rows));
+        return new DueListResponse(fleet.Name, fleet.Risk, day.Today, DueMarks.Until(day.Today), [.. rows.Skip(from).Take(most)], rows.Count, EarlyLooks.Of(rows));
     }
 
     public static Task<EngineResponse> Get(Guid id, ZeroDriftContext data, Yard yard, FleetDay day, CancellationToken cancelled) => EngineView.OfAsync(id, data, yard, day, cancelled);

@@ -20,7 +20,8 @@ public sealed record EarlyLooks(int Engines, double ExpectedOut)
     }
 }
 
-public sealed record DueListResponse(string Fleet, double Risk, DateOnly Today, IReadOnlyList<DueRow> Engines, int Total, EarlyLooks Early);
+/// <summary>The fleet by urgency; soonUntil: the last day of what is called due, eight weeks ahead.</summary>
+public sealed record DueListResponse(string Fleet, double Risk, DateOnly Today, DateOnly SoonUntil, IReadOnlyList<DueRow> Engines, int Total, EarlyLooks Early);
 
 public sealed record SeriesVisit(Guid OverheadId, double Hours, DateOnly Date, double? FoundMm, double? LeftMm, double? FoundLowerMm, double? FoundUpperMm, bool Excluded, bool PartChanged);
 

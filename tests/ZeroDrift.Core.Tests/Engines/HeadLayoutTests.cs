@@ -89,5 +89,5 @@ public class HeadLayoutTests
     [InlineData(AdjusterKind.HydraulicPreload, false)]
     [InlineData(AdjusterKind.EccentricShaft, false)]
     public void Only_a_gap_set_by_a_screw_has_a_turn_to_work_out(AdjusterKind adjuster, bool isScrew) =>
-        Assert.Equal(isScrew, adjuster.NeedsPitch());
+        Assert.Equal(isScrew, adjuster.TurnsByPitch());
 }

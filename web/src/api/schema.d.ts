@@ -986,6 +986,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engine-types/excerpt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a pasted piece of a manual says, for the fields of a new type. */
+        post: operations["read-manual-excerpt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine-types/usual-layouts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the valves of such an engine often stand along a head, to choose from. */
+        get: operations["usual-layouts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine-types/sheet/preview": {
         parameters: {
             query?: never;
@@ -3028,12 +3062,15 @@ export interface components {
             /** Format: date */
             date: null | string;
         };
+        /** @description The fleet by urgency; soonUntil: the last day of what is called due, eight weeks ahead. */
         DueListResponse: {
             fleet: string;
             /** Format: double */
             risk: number;
             /** Format: date */
             today: string;
+            /** Format: date */
+            soonUntil: string;
             engines: components["schemas"]["DueRow"][];
             /** Format: int32 */
             total: number;
@@ -3603,6 +3640,7 @@ export interface components {
         EngineTypeRequest: {
             /** Format: uuid */
             id?: null | string;
+            /** @description Left out, it goes by its name. */
             code?: null | string;
             name?: null | string;
             cycle?: components["schemas"]["EngineCycle"];
@@ -4714,6 +4752,11 @@ export interface components {
              */
             by: string;
             device?: null | string;
+        };
+        /** @description One clearance of it, as it is written there. */
+        ExcerptClearanceResponse: {
+            kind: components["schemas"]["LashKind"];
+            written: string;
         };
         ExchangeResponse: {
             /** Format: int32 */
@@ -5830,6 +5873,19 @@ export interface components {
             archived: boolean;
             engines: components["schemas"]["MachineEngine"][];
             properties: components["schemas"]["MachineProperty"][];
+        };
+        /** @description A piece of a manual as it was pasted. */
+        ManualExcerptRequest: {
+            text?: null | string;
+        };
+        /** @description What was understood of a piece of a manual; left: what was not, each with why. */
+        ManualExcerptResponse: {
+            firingOrder: null | string;
+            condition: null | components["schemas"]["SpecCondition"];
+            unit: null | string;
+            clearances: components["schemas"]["ExcerptClearanceResponse"][];
+            rotation: null | string;
+            left: string[];
         };
         MarkRecord: {
             name: string;
@@ -7737,6 +7793,8 @@ export interface components {
         /** @description One kind's line, as the source writes it: a window, a single figure, two blades, zero, or an amount. */
         SpecLineDto: {
             kind?: null | components["schemas"]["LashKind"];
+            /** @description Instead of the figures one by one, as a book writes it: 0.25, 0.20-0.30 or 0.25 ± 0.05. */
+            written?: null | string;
             min?: null | string;
             max?: null | string;
             set?: null | string;
@@ -11259,6 +11317,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TypePreviewResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "read-manual-excerpt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ManualExcerptRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ManualExcerptResponse"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "usual-layouts": {
+        parameters: {
+            query?: {
+                firingOrder?: string;
+                banks?: string;
+                cycle?: components["schemas"]["EngineCycle"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
                 };
             };
             /** @description Bad Request */

@@ -15,12 +15,20 @@ const router = useRouter()
 const client = useQueryClient()
 const preferences = usePreferences()
 watchEffect(() => document.documentElement.setAttribute('data-bs-theme', preferences.theme))
-const keys = ref(false)
+const help = ref(false)
+const finding = ref(false)
 // Dialogs come when one is asked for.
-const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
-const askedForKeys = useEver(() => keys.value)
+const PageHelpDialog = defineAsyncComponent(() => import('./PageHelpDialog.vue'))
+const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
+const askedForHelp = useEver(() => help.value)
+const soughtOnce = useEver(() => finding.value)
 function listen(event: KeyboardEvent) {
-  if (event.key === '?' && !isTyping(event)) keys.value = !keys.value
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === '?') help.value = !help.value
+  if (event.key === '/' && !document.querySelector('.modal.show')) {
+    event.preventDefault()
+    finding.value = true
+  }
 }
 let stop: (() => void)[] = []
 onMounted(() => {
@@ -66,6 +74,9 @@ const wentOnce = useEver(() => going.value)
     </button>
     <Places class="along" />
     <div class="settings">
+      <button type="button" class="finds" aria-keyshortcuts="/" @click="finding = true">
+        Find <kbd aria-hidden="true">/</kbd>
+      </button>
       <button
         type="button"
         :aria-label="`${preferences.unit}: press for ${preferences.unit === 'mm' ? 'thou' : 'mm'} first`"
@@ -80,7 +91,9 @@ const wentOnce = useEver(() => going.value)
       >
         {{ preferences.theme === 'dark' ? 'dim' : 'light' }}
       </button>
-      <RouterLink to="/help" class="mark" aria-label="Help and glossary">?</RouterLink>
+      <button type="button" class="mark" aria-label="What this page is for, and its keys" @click="help = true">
+        ?
+      </button>
     </div>
   </header>
   <WaitsBanner />
@@ -88,7 +101,8 @@ const wentOnce = useEver(() => going.value)
     <RouterView />
   </div>
   <PlacesDrawer v-if="wentOnce" v-model="going" />
-  <KeysDialog v-if="askedForKeys" v-model="keys" />
+  <PageHelpDialog v-if="askedForHelp" v-model="help" />
+  <FindDialog v-if="soughtOnce" v-model="finding" />
   <Toasts />
 </template>
 
@@ -140,7 +154,22 @@ const wentOnce = useEver(() => going.value)
   min-width: 52px;
   text-decoration: none;
 }
+.settings .finds {
+  padding: 0 0.8rem;
+  gap: 0.5rem;
+  border-color: var(--ink);
+  color: var(--ink);
+}
+.finds kbd {
+  padding: 0 0.4rem;
+  color: var(--ink-soft);
+  background: var(--ground);
+  border: 1px solid var(--line);
+}
 @media (max-width: 900px) {
+  .finds kbd {
+    display: none;
+  }
   .top {
     gap: 0 1rem;
     padding: 0 0.75rem;

@@ -84,6 +84,11 @@ async function undo(t: Toast) {
 .said span {
   flex: 1;
 }
+/* At the bench the lower edge is the hand's. */
+:global(body:has(.hand) .toasts) {
+  bottom: auto;
+  top: 110px;
+}
 @media print {
   .toasts {
     display: none;

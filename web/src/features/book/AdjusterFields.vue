@@ -33,19 +33,18 @@ const hasInjector = computed(() => /j/i.test(form.value.layout))
         <option value="einlassAuslass">E intake (Einlass), A exhaust (Auslass)</option>
       </BFormSelect>
     </Field>
-    <Field v-slot="{ bind }" name="adjuster" label="Set with">
-      <BFormSelect v-bind="bind" v-model="form.adjuster">
-        <option value="" disabled>choose…</option>
-        <option v-for="a in valveAdjusters" :key="a" :value="a">{{ adjusterNames[a] }}</option>
-      </BFormSelect>
-    </Field>
     <Field v-slot="{ bind }" name="byKind" label="Exhausts otherwise, on a mixed head">
       <BFormSelect v-bind="bind" v-model="form.exhaustAdjuster">
         <option value="">as the intakes</option>
         <option v-for="a in valveAdjusters" :key="a" :value="a">{{ adjusterNames[a] }}</option>
       </BFormSelect>
     </Field>
-    <Field v-if="isScrew || screws.includes(other)" v-slot="{ bind }" name="pitchMm" label="Screw pitch"
+    <Field
+      v-if="isScrew || screws.includes(other)"
+      v-slot="{ bind }"
+      name="pitchMm"
+      label="Screw pitch"
+      hint="Empty: no turn is given, it is set by the blade."
       ><NumberField v-bind="bind" v-model="form.pitch" unit="mm"
     /></Field>
     <Field
@@ -53,7 +52,7 @@ const hasInjector = computed(() => /j/i.test(form.value.layout))
       v-slot="{ bind }"
       name="clearancePerTravel"
       label="Gap gained per screw travel"
-      hint="1 at the valve; the rocker’s ratio at the pushrod."
+      hint="1 at the valve. At the pushrod the rocker’s ratio; empty: no turn is given."
     >
       <NumberField v-bind="bind" v-model="form.ratio" />
     </Field>

@@ -4,7 +4,6 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { queries } from '../../api/queries'
-import { useWrite, writes } from '../../api/writes'
 import { useTitle } from '../../shared/address/useTitle'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { plural } from '../../shared/words/counts'
@@ -17,6 +16,7 @@ import { judgingNames, mannerNames, measuringNames, orderNames } from '../../sha
 import { stepListNames } from '../../shared/words/steps'
 import PlanText from '../../shared/facts/PlanText.vue'
 import KitDialog from './KitDialog.vue'
+import NotKnown from './NotKnown.vue'
 import RevisionDialog from './RevisionDialog.vue'
 import RevisionTable from './RevisionTable.vue'
 import SchoolsDialog from './SchoolsDialog.vue'
@@ -33,13 +33,6 @@ const sheet = ref(false)
 const changing = ref(false)
 const steps = ref(false)
 const kit = ref(false)
-const assumedNames: Record<string, string> = {
-  layout: 'the valves along the head',
-  adjuster: 'what sets them',
-  rotation: 'which way it runs',
-  clearancePerTravel: 'the gap gained per screw travel',
-}
-const confirm = useWrite(writes.changeType)
 const ways = (t: Schemas['EngineTypeResponse']) =>
   [
     methodNames[t.method],
@@ -130,27 +123,7 @@ const ways = (t: Schemas['EngineTypeResponse']) =>
                 <HeadMap still :points="type.data.value.points" />
               </section>
               <TypeFacts :type="type.data.value" heading="This type" />
-              <section v-if="type.data.value.assumed.length" class="plate plate-strong p-3 mt-2" role="note">
-                <p class="mb-1">
-                  <strong>Assumed, not the book’s:</strong>
-                  {{ type.data.value.assumed.map((f) => assumedNames[f] ?? f).join(', ') }}. Look them up before anybody
-                  works by them.
-                </p>
-                <BButton
-                  v-for="f in type.data.value.assumed"
-                  :key="f"
-                  class="btn-plain me-2"
-                  @click="
-                    confirm.mutate({
-                      id: type.data.value!.id,
-                      confirmed: [f],
-                      why: 'looked up',
-                      version: type.data.value!.version,
-                    })
-                  "
-                  >Right: {{ assumedNames[f] ?? f }}</BButton
-                >
-              </section>
+              <NotKnown :key="type.data.value.id" class="mt-2" :type="type.data.value" />
               <section class="plate p-3 mt-2">
                 <div class="d-flex justify-content-between align-items-center">
                   <h2>How its book does it</h2>

@@ -11,7 +11,9 @@ import LiftChart from '../../instruments/LiftChart.vue'
 import FormEnd from '../../shared/forms/FormEnd.vue'
 import { useForm } from '../../shared/forms/useForm'
 import PlanText from '../../shared/facts/PlanText.vue'
-import TypeFields from './TypeFields.vue'
+import BesideFields from './BesideFields.vue'
+import FromManual from './FromManual.vue'
+import NeededFields from './NeededFields.vue'
 import { copyOf, emptyType, typeComplaints, typeMissing, typeRequest, type TypeForm } from './typeForm'
 
 const route = useRoute()
@@ -97,7 +99,9 @@ const soon = computed(() => {
     </div>
     <form class="board" novalidate @submit.prevent="form.submit">
       <section class="plate p-3">
-        <TypeFields v-model="typed" :points="preview.data.value?.points.length" />
+        <FromManual v-model="typed" />
+        <NeededFields v-model="typed" />
+        <BesideFields v-model="typed" :points="preview.data.value?.points.length" />
         <FormEnd>Put it in the book</FormEnd>
       </section>
       <section class="plate plate-strong p-3 preview" aria-live="polite">

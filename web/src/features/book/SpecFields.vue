@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed } from 'vue'
@@ -14,27 +13,22 @@ import type { SpecForm } from './specForm'
 /** The clearances of one revision with where they come from. */
 const spec = defineModel<SpecForm>({ required: true })
 const props = defineProps<{
-  /** Before the fields' names on the server, where the revision is part of a whole type. */
-  within?: string
   /** The kinds of point to ask for; intake and exhaust where not said. */
   kinds?: Schemas['LashKind'][]
 }>()
-const lines = computed(() =>
-  spec.value.noFigures ? [] : spec.value.lines.filter((l) => (props.kinds ?? ['intake', 'exhaust']).includes(l.kind)),
-)
+const lines = computed(() => spec.value.lines.filter((l) => (props.kinds ?? ['intake', 'exhaust']).includes(l.kind)))
 const form = useFormState()
-const of = (name: string) => `${props.within ?? ''}${name}`
 const figures = ['lines', ...lineFields]
-for (const name of figures) form?.shows(of(name))
-const said = computed(() => figures.map((name) => form?.complaint(of(name))).find(Boolean))
+for (const name of figures) form?.shows(name)
+const said = computed(() => figures.map((name) => form?.complaint(name)).find(Boolean))
 </script>
 
 <template>
   <div class="grid">
-    <Field v-slot="{ bind }" :name="of('revision')" label="Revision">
+    <Field v-slot="{ bind }" name="revision" label="Revision">
       <BFormInput v-bind="bind" v-model="spec.revision" placeholder="A" />
     </Field>
-    <Field v-slot="{ bind }" :name="of('date')" label="Dated"><DayField v-bind="bind" v-model="spec.date" /></Field>
+    <Field v-slot="{ bind }" name="date" label="Dated"><DayField v-bind="bind" v-model="spec.date" /></Field>
     <Field v-slot="{ bind }" label="For a">
       <BFormSelect v-bind="bind" v-model="spec.condition">
         <option value="cold">cold engine</option>
@@ -45,12 +39,9 @@ const said = computed(() => figures.map((name) => form?.complaint(of(name))).fin
       <BFormSelect v-bind="bind" v-model="spec.unit" :options="['mm', 'thou']" />
     </Field>
   </div>
-  <Field v-slot="{ bind }" :name="of('source')" label="Source: plate, manual, bulletin, camshaft maker">
+  <Field v-slot="{ bind }" name="source" label="Source: plate, manual, bulletin, camshaft maker">
     <BFormInput v-bind="bind" v-model="spec.source" />
   </Field>
-  <BFormCheckbox v-if="within" v-model="spec.noFigures" class="mb-2"
-    >No figure at hand: measure now, judge when one is found</BFormCheckbox
-  >
   <SpecLineFields v-for="(line, i) in lines" :key="line.kind" v-model="lines[i]!" :invalid="!!said" />
   <p v-if="said" class="complaint mb-0" role="alert">{{ said }}</p>
   <p class="small soft mb-0 mt-1">

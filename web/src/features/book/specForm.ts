@@ -26,7 +26,7 @@ export interface SpecForm {
 }
 
 export const emptySpec = (): SpecForm => ({
-  revision: '',
+  revision: 'A',
   date: today(),
   condition: 'cold',
   unit: 'mm',

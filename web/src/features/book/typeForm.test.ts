@@ -6,13 +6,11 @@ import { copyOf, emptyType, typeComplaints, typeMissing, typeRequest } from './t
 describe('a new engine type', () => {
   it('names at once all that the book needs of it', () => {
     expect(Object.keys(typeMissing(emptyType())).filter((k) => typeMissing(emptyType())[k])).toEqual([
-      'code',
       'name',
       'firingOrder',
       'layout',
       'adjuster',
       'rotation',
-      'spec.revision',
       'spec.source',
       'spec.lines',
     ])
@@ -27,7 +25,7 @@ describe('a new engine type', () => {
       timing: '15 45 50 15',
       angles: '0 270',
     }
-    form.spec.lines[0]!.min = '0.15'
+    Object.assign(form.spec.lines[0]!, { asks: 'window', min: '0.15' })
     const request = typeRequest(form)
 
     expect(request).toMatchObject({ code: 'TW2', name: null, pitchMm: 1.25, bookHours: 1000, bookMonths: null })
@@ -37,14 +35,31 @@ describe('a new engine type', () => {
     expect(request.spec?.lines?.[0]).toMatchObject({ kind: 'intake', min: '0.15', max: null, unit: 'mm' })
   })
 
-  it('guesses nothing of an engine: order, valves, pitch, ratio and direction are asked for', () => {
+  it('guesses nothing of an engine: what nobody typed is empty', () => {
     const empty = emptyType()
-    expect([empty.firingOrder, empty.banks, empty.layout, empty.pitch, empty.ratio, empty.turns, empty.from]).toEqual(
-      Array(7).fill(''),
+    expect([empty.firingOrder, empty.banks, empty.layout, empty.pitch, empty.ratio, empty.runs]).toEqual(
+      Array(6).fill(''),
     )
     expect(empty.adjuster).toBe('')
-    expect(typeMissing({ ...empty, adjuster: 'screwAtPushrod' }).clearancePerTravel).toContain('ratio')
-    expect(typeMissing({ ...empty, adjuster: 'shimOnTop' }).pitchMm).toBeUndefined()
+  })
+
+  it('takes “not known” for which way it runs, for the pitch and the ratio, and sends none', () => {
+    const form = { ...emptyType(), runs: 'unknown', adjuster: 'screwAtPushrod' as const }
+    expect(typeMissing(form)).not.toHaveProperty('pitchMm')
+    expect(typeMissing(form).rotation).toBeUndefined()
+    expect(typeRequest(form)).toMatchObject({ rotation: null, pitchMm: null, clearancePerTravel: null, timing: null })
+    expect(typeRequest({ ...form, runs: 'clockwise seen from the front' }).rotation).toBe(
+      'clockwise seen from the front',
+    )
+  })
+
+  it('sends a clearance as it is written', () => {
+    const form = emptyType()
+    form.spec.lines[0]!.written = '0.20-0.30'
+    expect(typeRequest(form).spec).toMatchObject({
+      revision: 'A',
+      lines: [{ kind: 'intake', written: '0.20-0.30', min: null }, {}, {}, {}],
+    })
   })
 
   it('says how its book does it, list and names to the letter', () => {
@@ -156,8 +171,7 @@ describe('a new engine type', () => {
       ratio: '1.4',
       bookHours: '2000',
       bookMonths: '',
-      turns: 'anticlockwise',
-      from: 'flywheel',
+      runs: 'anticlockwise seen from the flywheel',
       schools: { order: 'oneBlade' },
     })
     expect(typeRequest(copy)).toMatchObject({ steps: [{ text: 'Fan off.' }], fasteners: [{ torqueNm: 22 }] })

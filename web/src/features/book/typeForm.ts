@@ -2,10 +2,15 @@ import type { Schemas } from '../../api/client'
 import { newId } from '../../api/newId'
 import { notHours, typedHours } from '../../shared/figures/typedHours'
 import { notANumber, typedNumber } from '../../shared/figures/typedNumber'
-import { bridgesOf, list, screws, sizesOf, uniflowOf } from './adjusterForm'
+import { bridgesOf, list, sizesOf, uniflowOf } from './adjusterForm'
 import { emptySchools, schoolComplaints, schoolRequest, schoolsOf } from './schoolForm'
 import { isFilled } from '../../shared/spec/specLine'
 import { emptySpec, specRequest } from './specForm'
+
+/** Which way an engine can run, as a book says it. */
+export const runs = ['front', 'flywheel'].flatMap((end) =>
+  ['clockwise', 'anticlockwise'].map((way) => `${way} seen from the ${end}`),
+)
 
 /** A new engine type as it is typed. Nothing of an engine is guessed: what its manual says is empty until somebody types it. */
 export const emptyType = () => ({
@@ -41,8 +46,8 @@ export const emptyType = () => ({
   ratio: '',
   opensClockwise: false,
   schools: emptySchools(),
-  turns: '' as '' | 'clockwise' | 'anticlockwise',
-  from: '' as '' | 'front' | 'flywheel',
+  /** Which way it runs and from which end that is seen, in the book’s words; unknown where nobody knows. */
+  runs: '',
   tool: '',
   toolTurns: '',
   bookHours: '',
@@ -120,8 +125,7 @@ export function copyOf(type: Schemas['EngineTypeResponse']): TypeForm {
     ratio: shown(type.clearancePerTravel),
     opensClockwise: !type.clockwiseCloses,
     schools: schoolsOf(type),
-    turns: type.rotation.startsWith('anti') ? 'anticlockwise' : 'clockwise',
-    from: type.rotation.includes('flywheel') ? 'flywheel' : 'front',
+    runs: runs.includes(type.rotation) ? type.rotation : 'unknown',
     tool: type.barringTool,
     toolTurns: shown(type.toolTurnsPerCrankTurn),
     bookHours: shown(type.bookHours),
@@ -131,8 +135,6 @@ export function copyOf(type: Schemas['EngineTypeResponse']): TypeForm {
     jobHours: shown(type.jobHours),
   }
 }
-
-const needsPitch = (form: TypeForm) => screws.includes(form.adjuster) || screws.includes(form.exhaustAdjuster)
 
 const timingOf = (form: TypeForm) => (form.timing.trim() ? list(form.timing) : null)
 
@@ -175,17 +177,11 @@ export function typeComplaints(form: TypeForm): Record<string, string | undefine
 
 /** What is still missing for the book, by field. */
 export const typeMissing = (form: TypeForm): Record<string, string | undefined> => ({
-  code: form.code.trim() ? undefined : 'Give the code by which the yard knows it.',
   name: form.name.trim() ? undefined : 'Say what it is.',
   firingOrder: form.firingOrder.trim() ? undefined : 'Give the firing order, such as 1 3 4 2.',
   layout: form.layout.trim() ? undefined : 'Give the valves along the head from the front, such as E I I E E I I E.',
   adjuster: form.adjuster ? undefined : 'Choose what sets the valves.',
-  pitchMm: needsPitch(form) && !form.pitch.trim() ? 'Give the screw’s pitch; 1 mm and 1.25 mm are common.' : undefined,
-  clearancePerTravel:
-    ['screwAtPushrod', 'followerScrew'].includes(form.adjuster) && !form.ratio.trim()
-      ? 'Give what the gap gains for a screw travel of 1: the rocker’s or follower’s ratio.'
-      : undefined,
-  rotation: form.turns && form.from ? undefined : 'Say which way it runs, and from which end that is seen.',
+  rotation: form.runs ? undefined : 'Say which way it runs and from which end that is seen, or that it is not known.',
   ...(form.spec.noFigures ? {} : specMissing(form)),
 })
 
@@ -259,7 +255,7 @@ export function typeRequest(form: TypeForm, labels: string[] = []): Schemas['Eng
     clearancePerTravel: typedNumber(form.ratio) ?? null,
     clockwiseCloses: !form.opensClockwise,
     ...schoolRequest(form.schools),
-    rotation: form.turns && form.from ? `${form.turns} seen from the ${form.from}` : null,
+    rotation: form.runs && form.runs !== 'unknown' ? form.runs : null,
     barringTool: form.tool || null,
     toolTurnsPerCrankTurn: typedNumber(form.toolTurns) ?? null,
     bookHours: typedHours(form.bookHours) ?? null,

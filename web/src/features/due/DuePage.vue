@@ -22,12 +22,15 @@ const figures = useFigures()
 const yard = useQuery(() => queries.yard())
 const find = useAddressed('find')
 const rule = useAddressed('rule')
+const until = useAddressed('until', 'soon')
+const dueBy = computed(() => (until.value === 'soon' ? yard.data.value?.soonUntil : undefined))
 const rows = computed(() => {
   const wanted = find.value.trim().toLowerCase()
   return (yard.data.value?.engines ?? []).filter(
     (r) =>
       (!wanted || `${r.name} ${r.site} ${r.typeCode}`.toLowerCase().includes(wanted)) &&
-      (!rule.value || r.decides.rule === rule.value),
+      (!rule.value || r.decides.rule === rule.value) &&
+      (!dueBy.value || (r.decides.date != null && r.decides.date <= dueBy.value)),
   )
 })
 const by = useAddressed('by', 'week')
@@ -76,7 +79,8 @@ function save() {
         <div>
           <h1>Due by {{ by === 'machine' ? 'kind of machine' : by }}</h1>
           <p class="soft small mb-0 mt-1">
-            {{ plural(rows.length, 'engine') }}; the rule that decides first, the others behind it
+            {{ plural(rows.length, 'engine') }}<template v-if="dueBy"> until {{ day(dueBy) }}</template
+            >; the rule that decides first, the others behind it
           </p>
         </div>
         <div class="d-flex gap-2 flex-wrap no-print">
@@ -93,6 +97,10 @@ function save() {
             <option value="machine">By kind of machine</option>
             <option value="type">By type</option>
             <option value="rule">By rule</option>
+          </BFormSelect>
+          <BFormSelect v-model="until" class="narrow" aria-label="How far ahead">
+            <option value="soon">Eight weeks</option>
+            <option value="all">All there is</option>
           </BFormSelect>
           <BFormSelect v-model="rule" class="narrow" aria-label="Only what this rule decides">
             <option value="">Every rule</option>

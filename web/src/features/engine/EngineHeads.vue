@@ -86,6 +86,7 @@ const state = (p: Point) => (p.shownState === 'tight' || p.shownState === 'loose
   grid-auto-columns: minmax(138px, 1fr);
   gap: 7px;
   overflow-x: auto;
+  position: relative;
   scrollbar-width: thin;
 }
 .crank {

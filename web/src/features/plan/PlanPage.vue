@@ -25,7 +25,7 @@ import ToPlan from './ToPlan.vue'
 import { useMoving } from './useMoving'
 
 /** The plan the depot works by: a draft, planned by rule and by hand, until it is published. */
-const span = useAddressed('days', '28')
+const span = useAddressed('days', '56')
 const view = useAddressed('view', 'mechanic')
 const chosen = useAddressed('job')
 const plan = useQuery(() => queries.plan(Number(span.value)))
@@ -112,6 +112,7 @@ async function drop() {
             <option value="7">A week</option>
             <option value="14">Two weeks</option>
             <option value="28">Four weeks</option>
+            <option value="56">Eight weeks</option>
             <option value="91">A quarter</option>
           </BFormSelect>
           <BButton class="btn-plain" @click="print">Print</BButton>

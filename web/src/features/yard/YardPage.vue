@@ -17,6 +17,7 @@ import { plural } from '../../shared/words/counts'
 import { headline } from '../../shared/words/due'
 import FirstSteps from './FirstSteps.vue'
 import MarkLegend from './MarkLegend.vue'
+import ThisWeek from './ThisWeek.vue'
 import { useYardList } from './useYardList'
 import YardAnswers from './YardAnswers.vue'
 import YardRow from './YardRow.vue'
@@ -35,13 +36,19 @@ watch(adding, (open) => !open && add.value && (add.value = ''))
 const picked = ref(-1)
 const shown = ref(60)
 const rows = computed(() => yard.data.value?.engines ?? [])
-const { find, machine, site, sort, until, sites, sorted, isNarrowed, clear } = useYardList(() => rows.value, figures)
+const { find, machine, site, sort, until, dueBy, sites, sorted, isNarrowed, clear } = useYardList(
+  () => rows.value,
+  figures,
+  () => yard.data.value?.soonUntil,
+)
 /** Engines of which nothing is to be said stand folded below the others, until somebody asks. */
 const unfolded = ref(false)
 const isQuiet = (row: Schemas['DueRow']) => row.mark === 'none' && row.next.step === 'none'
-const folded = computed(() =>
-  unfolded.value || find.value || sort.value !== 'urgency' ? [] : sorted.value.filter(isQuiet),
-)
+const folded = computed(() => {
+  const quiet = sorted.value.filter(isQuiet)
+  // A handful is no list to be spared.
+  return unfolded.value || find.value || sort.value !== 'urgency' || quiet.length < 5 ? [] : quiet
+})
 const unquiet = computed(() => (folded.value.length ? sorted.value.filter((r) => !isQuiet(r)) : sorted.value))
 const page = computed(() => unquiet.value.slice(0, shown.value))
 const span = 3000
@@ -55,15 +62,11 @@ const group = (i: number) =>
 
 useKeys(
   [
-    { key: '/', does: 'find an engine, a site or a finding' },
     { key: '↑ ↓', does: 'move through the list' },
     { key: 'Enter', does: 'open the engine' },
   ],
   (event) => {
-    if (event.key === '/' && !isTyping(event)) {
-      event.preventDefault()
-      document.getElementById('find')?.focus()
-    } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       if (isTyping(event) && (event.target as HTMLElement).id !== 'find') return
       event.preventDefault()
       picked.value = Math.min(page.value.length - 1, Math.max(0, picked.value + (event.key === 'ArrowDown' ? 1 : -1)))
@@ -88,7 +91,7 @@ useKeys(
                 ? plural(rows.length, 'engine')
                 : `${sorted.length} of ${rows.length} engines`
             }}
-            <template v-if="until"> due until {{ day(until) }}</template>
+            <template v-if="dueBy"> due by {{ day(dueBy) }}</template>
             · hours from today to the first limit
           </p>
         </div>
@@ -100,6 +103,7 @@ useKeys(
           v-model:sort="sort"
           v-model:until="until"
           :sites="sites"
+          :is-narrowed="isNarrowed"
           @add="adding = true"
         />
       </div>
@@ -134,6 +138,7 @@ useKeys(
           {{ plural(folded.length, 'engine') }} more: nothing before their interval.
           <button type="button" class="text-link" @click="unfolded = true">Show them</button>
         </p>
+        <ThisWeek />
       </template>
       <AddEngineDialog
         v-if="addedOnce"

@@ -35,7 +35,11 @@ async function yard(address: string) {
   mount(
     defineComponent({
       setup() {
-        list = useYardList(() => rows, figures)
+        list = useYardList(
+          () => rows,
+          figures,
+          () => '2027-01-26',
+        )
         return () => null
       },
     }),

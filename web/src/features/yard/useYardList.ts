@@ -20,20 +20,22 @@ type Sort = keyof typeof sorts
 const text = new Intl.Collator('en', { numeric: true }).compare
 
 /** Finds, filters and sorts the yard; every choice lives in the address. */
-export function useYardList(rows: () => Row[], figures: Figures) {
+export function useYardList(rows: () => Row[], figures: Figures, soonUntil: () => string | undefined) {
   const find = useAddressed('find')
   const machine = useAddressed('kind')
   const site = useAddressed('site')
   const sort = useAddressed('sort', 'urgency')
   const until = useAddressed('until')
 
+  /** A day in the address, of links that were kept, or what the fleet calls soon. */
+  const dueBy = computed(() => (until.value === 'soon' ? soonUntil() : until.value) || '')
   const sites = computed(() => [...new Set(rows().map((r) => r.site))].sort(text))
   const found = computed(() => {
     const words = find.value.toLowerCase().split(/\s+/).filter(Boolean)
     return rows().filter((row) => {
       if (machine.value && row.machine !== machine.value) return false
       if (site.value && row.site !== site.value) return false
-      if (until.value && !(row.findings.length > 0 || (row.decides.date && row.decides.date <= until.value)))
+      if (dueBy.value && !(row.findings.length > 0 || (row.decides.date && row.decides.date <= dueBy.value)))
         return false
       if (words.length === 0) return true
       const said = decision(row, figures)
@@ -56,5 +58,5 @@ export function useYardList(rows: () => Row[], figures: Figures) {
   function clear() {
     ;[find.value, machine.value, site.value, until.value] = ['', '', '', '']
   }
-  return { find, machine, site, sort, until, sites, sorted, isNarrowed, clear }
+  return { find, machine, site, sort, until, dueBy, sites, sorted, isNarrowed, clear }
 }

@@ -1,4 +1,4 @@
-import { inject, nextTick, onBeforeUnmount, provide, reactive, ref, type InjectionKey } from 'vue'
+import { computed, inject, nextTick, onBeforeUnmount, provide, reactive, ref, type InjectionKey } from 'vue'
 import { Refusal, sentence } from '../../api/client'
 import { toast } from '../toasts/toasts'
 
@@ -97,6 +97,31 @@ export function useForm<Made>(options: FormOptions<Made>) {
 
 /** The form a field stands in, if any. */
 export const useFormState = () => inject(formKey, null)
+
+/**
+ * For what hides a part of a form: whether one of the fields within has a complaint, so that it can be opened.
+ */
+export function useFormPart() {
+  const form = useFormState()
+  const within = ref(new Set<string>())
+  if (form)
+    provide(formKey, {
+      ...form,
+      complaint: (name) => form.complaint(name),
+      shows(name) {
+        within.value.add(name)
+        form.shows(name)
+      },
+      waitFor: (work) => form.waitFor(work),
+      get rest() {
+        return form.rest
+      },
+      get busy() {
+        return form.busy
+      },
+    })
+  return computed(() => [...within.value].some((name) => form?.complaint(name)))
+}
 
 /** The first field with a complaint takes the focus, so that typing goes on where it must. */
 async function focusFirst(from: HTMLElement | null): Promise<void> {

@@ -8,6 +8,7 @@ import type { Asks, SpecLine } from './specLine'
 const line = defineModel<SpecLine>({ required: true })
 defineProps<{ invalid?: boolean }>()
 const asks = [
+  { value: 'written', text: 'as written' },
   { value: 'window', text: 'a window' },
   { value: 'single', text: 'one figure' },
   { value: 'blades', text: 'two blades' },
@@ -18,6 +19,7 @@ const asks = [
   { value: 'torque', text: 'a torque' },
 ]
 const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: string][]> = {
+  written: [['written', '0.25, 0.20-0.30 or 0.25 ± 0.05']],
   window: [
     ['min', 'from'],
     ['max', 'to'],
@@ -50,8 +52,8 @@ const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: 
       <BFormInput
         v-model="line[key]"
         class="figure"
-        inputmode="decimal"
-        :aria-label="`${line.kind} ${name}`"
+        :inputmode="key === 'written' ? undefined : 'decimal'"
+        :aria-label="`${line.kind} ${key === 'written' ? 'clearance' : name}`"
         :aria-invalid="invalid ? 'true' : undefined"
       />
     </label>

@@ -29,15 +29,17 @@ const toCrank = () => document.getElementById('crank')?.scrollIntoView({ block: 
 
 <template>
   <header class="bar">
-    <RouterLink class="name" :to="{ name: 'engine', params: { id: view.engineId } }"
-      >‹ {{ view.context?.engine.name }}</RouterLink
-    >
-    <span class="soft small facts-line">
-      {{ jobWord(view.job) }}
-      <template v-if="sheet.shownHours != null">at {{ hours(sheet.shownHours) }} h · </template>{{ sheet.condition
-      }}<template v-if="sheet.engineTemperatureC != null">, {{ sheet.engineTemperatureC }} °C</template
-      ><template v-if="sheet.specRevision"> · book rev. {{ sheet.specRevision }}</template>
-    </span>
+    <div class="what">
+      <RouterLink class="name" :to="{ name: 'engine', params: { id: view.engineId } }"
+        >‹ {{ view.context?.engine.name }}</RouterLink
+      >
+      <span class="soft small facts-line">
+        {{ jobWord(view.job) }}
+        <template v-if="sheet.shownHours != null">at {{ hours(sheet.shownHours) }} h · </template>{{ sheet.condition
+        }}<template v-if="sheet.engineTemperatureC != null">, {{ sheet.engineTemperatureC }} °C</template
+        ><template v-if="sheet.specRevision"> · book rev. {{ sheet.specRevision }}</template>
+      </span>
+    </div>
     <button v-if="stands" type="button" class="chip" @click="toCrank">⟳ {{ stands }}</button>
     <div v-if="!closed" class="who small soft">
       <PersonField v-model="person" label="Who measures" />
@@ -92,6 +94,11 @@ const toCrank = () => document.getElementById('crank')?.scrollIntoView({ block: 
   min-height: 44px;
   display: flex;
   align-items: center;
+}
+.facts-line {
+  display: block;
+  margin-top: -0.6rem;
+  line-height: 1.2;
 }
 .who {
   width: 130px;

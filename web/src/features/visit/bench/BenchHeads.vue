@@ -38,7 +38,7 @@ const heads = computed(() =>
 </script>
 
 <template>
-  <section class="heads">
+  <section class="heads" aria-label="The heads">
     <HeadMap :points="heads" :mirrored="preferences.mirrored" :current="current?.label" @pick="$emit('pick', $event)" />
   </section>
 </template>

@@ -283,6 +283,13 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
   display: flex;
   flex-direction: column;
 }
+/* The hand stands at the page's own edge, however much stands above it. */
+.bench:has(.hand) {
+  padding-bottom: 0;
+}
+.bench:has(.hand) .middle {
+  border-bottom: 0;
+}
 .right {
   max-height: calc(100vh - 84px);
   overflow-y: auto;
@@ -309,6 +316,10 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
   }
   .right {
     max-height: none;
+  }
+  /* The last of the page can be scrolled above the hand. */
+  .bench:has(.hand) {
+    padding-bottom: 23rem;
   }
 }
 </style>

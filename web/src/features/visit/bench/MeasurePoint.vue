@@ -15,6 +15,7 @@ import { verdictWords } from '../../../shared/words/verdicts'
 import BladeRail from './BladeRail.vue'
 import SettingAdvice from './SettingAdvice.vue'
 import TriesList from './TriesList.vue'
+import TurnedButtons from './TurnedButtons.vue'
 import { useMeasuring, type Measuring } from './useMeasuring'
 import type { Point } from './useVisit'
 
@@ -115,8 +116,6 @@ useKeys(keys, (event) => {
       :figures="figures"
       :stage="stage"
       :resetting="resetting"
-      @tried="m.tried"
-      @turned="m.turned"
     />
     <p v-if="!proved && !unproved && !seen" class="complaint">
       The stop of {{ spoken(point) }} is not proved.
@@ -127,15 +126,6 @@ useKeys(keys, (event) => {
     <p v-if="!setting && point.worthFiner" class="small soft mb-1">
       Worth a finer figure: a hundredth decides whether this one can stay until the next visit.
     </p>
-    <div v-if="gates" class="gates">
-      <BButton class="btn-act" @click="bothAsTheyShould">{{ gates.go }} goes, {{ gates.noGo }} does not</BButton>
-      <BButton class="btn-plain" @click="m.tried({ blades: [gates.go], feel: 'noGo' })"
-        >{{ gates.go }} does not go</BButton
-      >
-      <BButton class="btn-plain" @click="m.tried({ blades: [gates.noGo], feel: 'free' })"
-        >{{ gates.noGo }} goes too</BButton
-      >
-    </div>
     <p v-if="onDial" class="small soft mb-1">{{ onDialWindow }}</p>
     <TriesList
       :trials="draft?.trials ?? []"
@@ -145,11 +135,6 @@ useKeys(keys, (event) => {
       :dial="growing?.with === 'dial'"
       @take-back="m.takeBack"
     />
-    <div v-if="complaint" class="complaint mt-2" role="alert">
-      {{ complaint }}
-      <BButton v-if="offer" class="btn-plain ms-2" @click="m.otherUnit">Yes, {{ typed }} {{ offer }}</BButton>
-      <BButton v-if="doubtful" class="btn-plain ms-2" @click="m.keep(true)">It is so: keep it</BButton>
-    </div>
     <p v-if="growing && nowText" class="verdict mt-2" :class="`is-${growing.state ?? growing.side}`" aria-live="polite">
       <StateMark :state="growing.state ?? growing.side" :size="26" />
       {{ verdict }}
@@ -181,6 +166,28 @@ useKeys(keys, (event) => {
 
     <!-- The hand: at the lower edge in every state, so that a thumb finds it without looking. -->
     <div class="hand">
+      <div v-if="complaint" class="complaint mb-2" role="alert">
+        {{ complaint }}
+        <BButton v-if="offer" class="btn-plain ms-2" @click="m.otherUnit">Yes, {{ typed }} {{ offer }}</BButton>
+        <BButton v-if="doubtful" class="btn-plain ms-2" @click="m.keep(true)">It is so: keep it</BButton>
+      </div>
+      <div v-if="gates" class="gates">
+        <BButton class="btn-act" @click="bothAsTheyShould">{{ gates.go }} goes, {{ gates.noGo }} does not</BButton>
+        <BButton class="btn-plain" @click="m.tried({ blades: [gates.go], feel: 'noGo' })"
+          >{{ gates.go }} does not go</BButton
+        >
+        <BButton class="btn-plain" @click="m.tried({ blades: [gates.noGo], feel: 'free' })"
+          >{{ gates.noGo }} goes too</BButton
+        >
+      </div>
+      <TurnedButtons
+        v-if="setting && !point.shim"
+        :sheet="sheet"
+        :point="point"
+        :stage="stage"
+        @tried="m.tried"
+        @turned="m.turned"
+      />
       <div class="asks">
         <h2 class="ask">{{ ask }}</h2>
         <form class="typed" @submit.prevent="m.figure()">
@@ -283,6 +290,14 @@ useKeys(keys, (event) => {
 }
 .keeping .btn-plain {
   min-width: 110px;
+}
+@media (max-width: 1100px) {
+  .hand {
+    position: fixed;
+    left: 0;
+    right: 0;
+    margin: 0;
+  }
 }
 .keep {
   flex: 1;
