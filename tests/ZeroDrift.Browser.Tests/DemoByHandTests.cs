@@ -96,6 +96,7 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
     public void A_meter_reading_below_the_last_is_refused_and_one_that_could_be_two_figures_is_asked()
     {
         screen.Open("/");
+        screen.Press("Show them");
         screen.Press("Set 1");
         screen.Press("More…");
         screen.Press("Read the meter");

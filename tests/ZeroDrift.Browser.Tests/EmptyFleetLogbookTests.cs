@@ -20,10 +20,8 @@ public sealed class EmptyFleetLogbookTests : IDisposable
         screen.See("The book is empty.");
 
         screen.Open("/book-new");
-        screen.Fill("Code", "D4");
-        screen.Fill("What it is", "Diesel four");
-        screen.Fill("Revision", "A");
-        screen.Fill("Source", "handbook");
+        screen.Fill("What it is", "D4");
+        screen.Fill("Where they come from", "handbook");
         screen.FillFour("0.2", "0.25");
         screen.Press("Put it in the book");
         screen.See("D4: two stops");

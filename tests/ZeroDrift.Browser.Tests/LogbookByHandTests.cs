@@ -53,13 +53,23 @@ public sealed class LogbookByHandTests : IDisposable
         screen.Open("/");
         screen.See("Skarv · port main");
         screen.See("tight valves wait to be set");
-        screen.Driver.FindElement(By.TagName("body")).SendKeys("/");
-        screen.Keys("lomvi");
+        screen.Driver.FindElement(By.Id("find")).SendKeys("lomvi");
         screen.See("3 of 26 engines");
         screen.Keys(Keys.Enter);
         screen.See("against engine hours");
         screen.Driver.FindElement(By.TagName("body")).SendKeys("?");
         screen.See("Keys of this screen");
+        screen.See("Press a valve for its history");
+        screen.Keys(Keys.Escape);
+
+        // From anywhere to any engine, type, person or page.
+        screen.Wait(10, "the help to close", () => screen.Driver.FindElements(By.CssSelector(".modal.show")).Count == 0);
+        screen.Driver.FindElement(By.TagName("body")).SendKeys("/");
+        screen.See("Find");
+        screen.Keys("lorry 6");
+        screen.Wait(10, "Lorry 6 to be found", () => screen.Driver.FindElements(By.CssSelector("[role=option]")).Any(o => o.Text.Contains("Lorry 6", StringComparison.Ordinal)));
+        screen.Keys(Keys.Enter);
+        screen.Wait(10, "Lorry 6", () => screen.Driver.FindElement(By.TagName("h1")).Text.Contains("Lorry 6", StringComparison.Ordinal));
     }
 
     public void Dispose()

@@ -59,7 +59,8 @@ public sealed class Screen : IDisposable
             }
             catch (ElementClickInterceptedException)
             {
-                // behind a dialog: the next one is in front
+                // Behind a dialog: the next one is in front. Below the hand: as whoever scrolls it up meets it, the next time round.
+                Driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'center' })", candidate);
             }
         }
         throw new NoSuchElementException(text);
@@ -124,16 +125,13 @@ public sealed class Screen : IDisposable
     public void FillFour(string intake, string exhaust)
     {
         Fill("Firing order", "1 3 4 2");
-        Fill("Points along each head", "E I I E E I I E");
+        Fill("Valves along the head", "E I I E E I I E");
         Choose("Set with", "locknut at the valve");
-        Fill("Screw pitch", "1");
-        Choose("Runs", "clockwise");
-        Choose("seen from, and barred from", "the front");
+        Choose("Runs", "clockwise seen from the front");
         foreach (var (kind, figure) in new[] { ("intake", intake), ("exhaust", exhaust) })
-        {
-            Driver.FindElement(By.CssSelector($"[aria-label='{kind} asks'] option[value=single]")).Click();
-            Driver.FindElement(By.CssSelector($"[aria-label='{kind} figure']")).SendKeys(figure);
-        }
+            Driver.FindElement(By.CssSelector($"[aria-label='{kind} clearance']")).SendKeys(figure);
+        Press("The adjusters");
+        Fill("Screw pitch", "1");
     }
 
     /// <summary>Gives the page's file field this file, once the page has one.</summary>

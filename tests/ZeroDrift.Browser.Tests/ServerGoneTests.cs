@@ -46,6 +46,7 @@ public sealed class ServerGoneTests : IDisposable
     public void A_form_sent_to_a_server_that_is_gone_keeps_all_that_was_typed()
     {
         screen.Open("/");
+        screen.Press("Show them");
         screen.Press("Set 1");
         screen.Press("More…");
         screen.Press("Read the meter");

@@ -37,7 +37,8 @@ public sealed class EarlierFileTests : IDisposable
         using var server = Carried();
         await using var data = new ZeroDriftContext(ZeroDrift.Data.Storage.DatabaseFile.Options(Path.Combine(folder.Path, "zerodrift.db"), pooling: false).Options);
 
-        Assert.EndsWith("_FirstRelease", Assert.Single(await data.Database.GetAppliedMigrationsAsync()), StringComparison.Ordinal);
+        Assert.EndsWith("_FirstRelease", (await data.Database.GetAppliedMigrationsAsync()).First(), StringComparison.Ordinal);
+        Assert.Empty(await data.Database.GetPendingMigrationsAsync());
         Assert.Empty(await data.Database.SqlQueryRaw<string>("SELECT \"table\" AS Value FROM pragma_foreign_key_check").ToListAsync());
         await Assert.ThrowsAsync<Microsoft.Data.Sqlite.SqliteException>(() => data.Database.ExecuteSqlRawAsync("UPDATE ShimMovements SET Change = 7"));
         await Assert.ThrowsAsync<Microsoft.Data.Sqlite.SqliteException>(() => data.Database.ExecuteSqlRawAsync("UPDATE MeterReadings SET VisitId = X'00112233445566778899AABBCCDDEEFF' WHERE Sequence = 1"));

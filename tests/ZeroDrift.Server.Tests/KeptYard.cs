@@ -61,6 +61,7 @@ internal sealed class KeptYard
             ["jobs-from-due"] = () => PostAsync("/api/jobs/from-due", new { }),
             ["move-shims"] = () => PostAsync($"/api/shim-drawers/{drawer}/movements", new { kind = "in", access = "underBucket", diameterMm = 9, size = "2.70", count = 1, knownBy = "micrometer", who = "Tove" }),
             ["place-job"] = () => PutAsync($"/api/plan/placements/{job}", new { personId = pumps[0].Marit, date = Today }),
+            ["read-manual-excerpt"] = () => PostAsync("/api/engine-types/excerpt", new { text = "Firing order 1-2. Intake 0.25 mm." }),
             ["preview-engine-type"] = () => PostAsync("/api/engine-types/preview", TwinEngine.Type(Guid.CreateVersion7(), "PV")),
             ["preview-hours"] = async () => (await server.PostFileAsync("/api/hours/preview", $"engine,date,hours\n{PumpName()},{Today},2000\n")).Status,
             ["preview-logbook"] = async () => (await server.PostFileAsync("/api/logbook/preview", $"engine,date,engine hours,cylinder,valve,as found,as left,unit,who\n{PumpName()},2024-01-11,300,1,I,0.14,0.20,mm,Tove\n")).Status,

@@ -90,7 +90,11 @@ public sealed class TypeOwnsTests : IDisposable
     {
         var (_, type) = await PostAsync("/api/engine-types", Type("AS", new { adjuster = "screwAtPushrod" }));
         Assert.Equal(["rotation", "clearancePerTravel"], type.GetProperty("assumed").EnumerateArray().Select(a => a.GetString()));
-        var (_, answer) = await server.SendAsync(HttpMethod.Put, $"/api/engine-types/{type.GetProperty("id").GetString()}", new { clearancePerTravel = 1.4, confirmed = new[] { "rotation" }, why = "manual" });
+        var path = $"/api/engine-types/{type.GetProperty("id").GetString()}";
+        Assert.Contains("not known: look before you bar it", type.GetProperty("rotation").GetString(), StringComparison.Ordinal);
+        var (refused, why) = await server.SendAsync(HttpMethod.Put, path, new { confirmed = new[] { "rotation" }, why = "manual" });
+        Assert.Equal((HttpStatusCode.BadRequest, "rotation"), (refused, Field(why)));
+        var (_, answer) = await server.SendAsync(HttpMethod.Put, path, new { clearancePerTravel = 1.4, rotation = "clockwise seen from the front", why = "manual" });
         Assert.Empty(answer.GetProperty("assumed").EnumerateArray());
     }
 

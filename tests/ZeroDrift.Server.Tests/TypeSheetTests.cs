@@ -50,7 +50,6 @@ public sealed class TypeSheetTests : IDisposable
     [InlineData("adjuster", "code,firing order,intake,exhaust,adjuster\nA,1-2,0.2,0.4,spanner\n")]
     [InlineData("intake", "code,firing order,intake,exhaust,pitch\nA,1-2,0.2-0.3-0.4,0.4,1\n")]
     [InlineData("pitch", "code,firing order,intake,exhaust,pitch\nA,1-2,0.2,0.4,wide\n")]
-    [InlineData("pitch", "code,firing order,intake,exhaust\nA,1-2,0.2,0.4\n")]
     [InlineData("code", "code,firing order,intake,exhaust,pitch\n,1-2,0.2,0.4,1\n")]
     [InlineData("layout", "code,firing order,valves,intake,exhaust,pitch\nA,1-2,I E X,0.2,0.4,1\n")]
     public async Task What_a_line_cannot_be_is_told_by_its_column(string column, string csv)
@@ -58,6 +57,15 @@ public sealed class TypeSheetTests : IDisposable
         var (_, shown) = await SendAsync("preview", Encoding.UTF8.GetBytes(csv));
         var line = Assert.Single(shown.GetProperty("lines").EnumerateArray());
         Assert.Equal(("refused", column), (line.GetProperty("outcome").GetString(), line.GetProperty("column").GetString()));
+    }
+
+    [Fact]
+    public async Task A_pitch_that_the_sheet_does_not_give_is_not_known()
+    {
+        await SendAsync("import", "code,firing order,intake,exhaust\nA,1342,0.2,0.4\n"u8.ToArray());
+        var type = await server.GetAsync($"/api/engine-types/{(await server.GetAsync("/api/engine-types"))[0].GetProperty("id").GetString()}");
+        Assert.Contains("pitchMm", type.GetProperty("assumed").EnumerateArray().Select(a => a.GetString()));
+        Assert.Equal(8, type.GetProperty("points").GetArrayLength());
     }
 
     [Theory]

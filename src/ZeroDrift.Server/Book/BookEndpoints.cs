@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore;
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Manuals;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Turning;
 using ZeroDrift.Data;
@@ -65,8 +66,8 @@ internal static class BookEndpoints
     }
 
     /// <summary>How the valves of such an engine often stand along a head, to choose from.</summary>
-    public static IReadOnlyList<string> UsualLayouts(string? firingOrder, string? banks, EngineCycle? cycle) =>
-        HeadLayout.Usual(banks, FiringOrder.Parse(firingOrder, cycle ?? EngineCycle.FourStroke));
+    public static IReadOnlyList<string> UsualLayouts(string? firingOrder, string? banks, bool? twoStroke) =>
+        HeadLayout.Usual(banks, FiringOrder.Parse(firingOrder, twoStroke == true ? EngineCycle.TwoStroke : EngineCycle.FourStroke));
 
     public static async Task<Results<Created<EngineTypeResponse>, Ok<EngineTypeResponse>>> Add(EngineTypeRequest request, WriteGate gate, FleetDay day, CancellationToken cancelled)
     {

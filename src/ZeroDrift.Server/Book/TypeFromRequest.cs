@@ -1,6 +1,7 @@
 using ZeroDrift.Contract.Input;
 using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Manuals;
 using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Turning;
 using ZeroDrift.Core.Visits;
@@ -123,7 +124,7 @@ internal static class TypeFromRequest
     {
         if (line.Written is { Length: > 0 } text)
         {
-            var written = Core.Judging.BookClearance.Parse(text, field + ".written");
+            var written = BookClearance.Parse(text, field + ".written");
             line = line with { Min = written.Min, Max = written.Max, Single = written.Single, TightSide = written.TightSide, LooseSide = written.LooseSide, Unit = written.Unit is { } unit ? WrittenFigure.Name(unit) : line.Unit };
         }
         return Row(line, field);

@@ -60,6 +60,18 @@ public class HeadLayoutTests
         HeadLayout.Parse("1 2 3 4", "E I I E E I I E", Four, AdjusterKind.ScrewAtValve),
         HeadLayout.Parse("1 2 3 4", "E I | I E | E I | I E", Four, AdjusterKind.ScrewAtValve));
 
+    [Theory]
+    [InlineData("1342", EngineCycle.FourStroke, "E I I E E I I E")]
+    [InlineData("1 3 2", EngineCycle.FourStroke, "I E I E I E")]
+    [InlineData("1 2", EngineCycle.TwoStroke, "E E E E")]
+    public void How_valves_often_stand_is_offered_for_each_cylinder_of_a_bank(string order, EngineCycle cycle, string among)
+    {
+        var fires = FiringOrder.Parse(order, cycle);
+        var usual = HeadLayout.Usual(null, fires);
+        Assert.Contains(among, usual);
+        Assert.All(usual, layout => Assert.NotEmpty(HeadLayout.Parse(null, layout, fires, AdjusterKind.ScrewAtValve, letters: BookLetters.IntakeExhaust)));
+    }
+
     [Fact]
     public void Three_of_a_kind_are_numbered() =>
         Assert.Equal(

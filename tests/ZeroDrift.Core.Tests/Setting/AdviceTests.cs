@@ -22,6 +22,23 @@ public class AdviceTests
     }
 
     [Theory]
+    [InlineData(0.31, true, "Close it, clockwise, until the blade of 0.20 mm drags; lock, measure again.")]
+    [InlineData(0.10, true, "Open it, anticlockwise, until the blade of 0.20 mm drags; lock, measure again.")]
+    [InlineData(0.10, false, "Open it, clockwise, until the blade of 0.20 mm drags; lock, measure again.")]
+    public void With_a_pitch_that_nobody_knows_the_way_is_said_and_no_turn(double found, bool clockwiseCloses, string sentence)
+    {
+        var advice = Advice.For(new Adjuster.Screw(ScrewPlace.Valve, null, 1, clockwiseCloses), Gap, Reading.Direct(Mm(found)));
+        Assert.Equal(AdviceAction.SetByBlade, advice.Action);
+        Assert.StartsWith(sentence, advice.Sentence, StringComparison.Ordinal);
+        Assert.EndsWith("The screw's pitch is not known, so no turn is given.", advice.Sentence, StringComparison.Ordinal);
+        Assert.Null(advice.Turn);
+    }
+
+    [Fact]
+    public void In_its_window_it_is_left_alone_whatever_its_pitch() =>
+        Assert.Equal(AdviceAction.Leave, Advice.For(new Adjuster.Screw(ScrewPlace.Valve, null), Gap, Reading.Direct(Mm(0.21))).Action);
+
+    [Theory]
     [MemberData(nameof(Pairs))]
     public void Every_pair_is_answered_or_refused_naming_both_and_no_screw_is_turned_where_there_is_none(Adjuster adjuster, Demand demand)
     {

@@ -11368,7 +11368,7 @@ export interface operations {
             query?: {
                 firingOrder?: string;
                 banks?: string;
-                cycle?: components["schemas"]["EngineCycle"];
+                twoStroke?: boolean;
             };
             header?: never;
             path?: never;

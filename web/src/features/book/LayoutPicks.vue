@@ -8,7 +8,11 @@ import { answer, api, type Schemas } from '../../api/client'
 const layout = defineModel<string>({ required: true })
 const props = defineProps<{ order: string; banks: string; cycle: Schemas['EngineCycle'] }>()
 const asked = refDebounced(
-  computed(() => ({ firingOrder: props.order.trim(), banks: props.banks.trim() || undefined, cycle: props.cycle })),
+  computed(() => ({
+    firingOrder: props.order.trim(),
+    banks: props.banks.trim() || undefined,
+    twoStroke: props.cycle === 'twoStroke' || undefined,
+  })),
   250,
 )
 const usual = useQuery(() => ({

@@ -7,8 +7,8 @@ const props = defineProps<{ states: Schemas['FleetStates'] }>()
 const parts = computed(() =>
   [
     { key: 'found', text: 'out of limits, waits to be set', n: props.states.found },
-    { key: 'overdue', text: 'overdue by the book', n: props.states.overdue },
-    { key: 'drifting', text: 'worth opening before the book calls', n: props.states.drifting },
+    { key: 'overdue', text: 'past its interval', n: props.states.overdue },
+    { key: 'drifting', text: 'worth an early look', n: props.states.drifting },
     { key: 'quiet', text: 'quiet', n: props.states.quiet },
     { key: 'unknown', text: 'never measured', n: props.states.unknown },
   ].filter((p) => p.n > 0),

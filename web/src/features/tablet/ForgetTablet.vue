@@ -49,7 +49,7 @@ async function forget() {
           <BButton class="btn-act" :disabled="forgetting" @click="forget">
             {{ forgetting ? 'Forgetting…' : 'Forget everything' }}
           </BButton>
-          <BButton class="btn-plain" :disabled="forgetting" @click="asking = false">Keep it</BButton>
+          <BButton class="btn-plain" :disabled="forgetting" @click="asking = false">Cancel</BButton>
         </div>
       </template>
     </BModal>

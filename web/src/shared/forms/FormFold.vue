@@ -13,7 +13,7 @@ watch(hasComplaint, (has) => has && (open.value = true))
   <details class="fold" :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary>
       <strong>{{ title }}</strong>
-      <span v-if="says" class="soft small"> {{ says }}</span>
+      <span v-if="says" class="soft small ms-2">{{ says }}</span>
     </summary>
     <div class="within"><slot /></div>
   </details>

@@ -44,10 +44,13 @@ function close() {
 <style scoped>
 .menu {
   position: relative;
+  display: flex;
+  align-items: center;
 }
 .sheet {
   position: absolute;
   z-index: 15;
+  top: 100%;
   left: 0;
   margin: 2px 0 0;
   padding: 0.3rem 0;

@@ -19,7 +19,7 @@ const asks = [
   { value: 'torque', text: 'a torque' },
 ]
 const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: string][]> = {
-  written: [['written', '0.25, 0.20-0.30 or 0.25 ± 0.05']],
+  written: [['written', 'clearance']],
   window: [
     ['min', 'from'],
     ['max', 'to'],
@@ -53,7 +53,8 @@ const cells: Record<Asks, [key: Exclude<keyof SpecLine, 'kind' | 'asks'>, name: 
         v-model="line[key]"
         class="figure"
         :inputmode="key === 'written' ? undefined : 'decimal'"
-        :aria-label="`${line.kind} ${key === 'written' ? 'clearance' : name}`"
+        :aria-label="`${line.kind} ${name}`"
+        :placeholder="key === 'written' ? '0.25, 0.20-0.30 or 0.25 ± 0.05' : undefined"
         :aria-invalid="invalid ? 'true' : undefined"
       />
     </label>

@@ -1,9 +1,9 @@
 using System.Text.RegularExpressions;
-using ZeroDrift.Core.Judging;
+using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Turning;
 
-namespace ZeroDrift.Core.Engines;
+namespace ZeroDrift.Core.Manuals;
 
 /// <summary>One clearance of an excerpt.</summary>
 public sealed record ExcerptClearance(LashKind Kind, BookClearance Clearance);

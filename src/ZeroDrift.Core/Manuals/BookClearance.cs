@@ -2,7 +2,7 @@ using System.Globalization;
 using System.Text.RegularExpressions;
 using ZeroDrift.Core.Lengths;
 
-namespace ZeroDrift.Core.Judging;
+namespace ZeroDrift.Core.Manuals;
 
 /// <summary>
 /// A clearance as a book writes it: 0.25, 0.20-0.30, 0.20 to 0.30, 0.25 ± 0.05, 0.25 +0.05/-0.02, with mm, in or thou behind it or not. The figures
