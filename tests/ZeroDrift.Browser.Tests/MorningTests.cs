@@ -100,7 +100,7 @@ public sealed class MorningTests : IDisposable
         var before = Planned();
         var to = Enumerable.Range(1, 7).Select(before.AddDays).First(d => d.DayOfWeek is not (DayOfWeek.Saturday or DayOfWeek.Sunday));
         var block = screen.Driver.FindElement(By.CssSelector("[aria-label^='Barge pump, Overhead']"));
-        var day = screen.Driver.FindElement(By.CssSelector(".mechanic .grid")).Size.Width / 28.0;
+        var day = screen.Driver.FindElement(By.CssSelector(".mechanic .grid")).Size.Width / 56.0;
         var across = (int)Math.Round(day * (to.DayNumber - before.DayNumber));
         new Actions(screen.Driver).ClickAndHold(block).MoveByOffset(across / 2, 2).MoveByOffset(across - across / 2, 0).Perform();
         // What it would mean is said while it hangs there.

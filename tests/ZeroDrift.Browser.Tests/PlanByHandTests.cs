@@ -56,7 +56,7 @@ public sealed class PlanByHandTests : IDisposable
         screen.See("can no longer stand where");
         screen.See("is off on");
         screen.Press("Plan again");
-        screen.See("What moved, and why", 90);
+        screen.See("Otherwise than in plan 1, which was published", 90);
         screen.SeeNo("can no longer stand where");
 
         screen.Press("Do it in the same visit");

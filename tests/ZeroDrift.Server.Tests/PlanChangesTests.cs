@@ -28,6 +28,36 @@ public sealed partial class PlanTests
     }
 
     [Fact]
+    public async Task What_stands_otherwise_than_in_the_published_plan_is_said_with_day_person_and_second()
+    {
+        var twin = await DueAsync();
+        var job = (await FromDueAsync())[0].GetProperty("id").GetGuid();
+        await WorksAsync(twin.Marit, "generator");
+        await WorksAsync(twin.Olav, "generator");
+        var monday = Monday();
+        var without = Assert.Single((await server.GetAsync("/api/plan")).GetProperty("withoutDay").EnumerateArray());
+        Assert.Equal((job, "Not planned yet.", false), (without.GetProperty("jobId").GetGuid(), without.GetProperty("reason").GetString(), without.GetProperty("later").GetBoolean()));
+
+        await server.PutAsync($"/api/plan/placements/{job}", new { personId = twin.Marit, date = monday });
+        await server.PostAsync("/api/plan/publish", new { who = "Tove" });
+        Assert.Empty((await server.GetAsync("/api/plan")).GetProperty("movedSincePublished").EnumerateArray());
+        Assert.Empty((await server.GetAsync("/api/plan")).GetProperty("withoutDay").EnumerateArray());
+
+        await server.PutAsync($"/api/plan/placements/{job}", new { personId = twin.Olav, date = monday.AddDays(1) });
+        Assert.Contains("to " + Said(monday.AddDays(1)) + ", Olav instead of Marit", await MovedAsync(), StringComparison.Ordinal);
+
+        await server.PutAsync($"/api/jobs/{job}", new { crew = 2 });
+        await server.PutAsync($"/api/plan/placements/{job}", new { personId = twin.Marit, date = monday });
+        Assert.Contains(": with Olav as the second.", await MovedAsync(), StringComparison.Ordinal);
+
+        await server.SendAsync(HttpMethod.Delete, $"/api/plan/placements/{job}", null);
+        Assert.Contains("taken out of the plan; it stood on " + Said(monday), await MovedAsync(), StringComparison.Ordinal);
+
+        async Task<string> MovedAsync() => Assert.Single((await server.GetAsync("/api/plan")).GetProperty("movedSincePublished").EnumerateArray()).GetProperty("sentence").GetString()!;
+        static string Said(DateOnly day) => day.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture);
+    }
+
+    [Fact]
     public async Task Other_work_that_opens_the_engine_is_offered_as_the_moment_for_its_overhead()
     {
         var twin = await DueAsync();

@@ -21,6 +21,7 @@ public static class SheetMapping
         var course = Course.Of(visit);
         return new SheetRecord
         {
+            Result = VisitResult.Of(visit),
             Method = visit.Method,
             Setting = visit.Setting,
             Order = visit.Schools.Order,

@@ -35,6 +35,8 @@ public sealed record StillnessRecord(DateTimeOffset Since, DateTimeOffset AskAt,
 /// <summary>The work sheet of a visit: stops, points, readings, advice, in the form the screens at the engine and the record show.</summary>
 public sealed record SheetRecord
 {
+    /// <summary>What a signed visit comes to, in a sentence or two; null before.</summary>
+    public string? Result { get; init; }
     public required TurningMethod Method { get; init; }
     public required SettingOrder Setting { get; init; }
     public required PointOrder Order { get; init; }

@@ -47,6 +47,8 @@ internal static class PlanEndpoints
         var open = plan.Jobs.Select(j => j.Id).ToHashSet();
         var engines = await data.Engines.AsNoTracking().Where(e => e.StandbyGroupId != null).Select(e => new { e.Id, e.StandbyGroupId }).ToListAsync(cancelled);
         var draft = plan.Placements.Where(p => open.Contains(p.JobId)).ToList();
+        IReadOnlyList<UnplacedJob> unplaced = [.. runs.Unplaced.Where(u => open.Contains(u.JobId) && draft.TrueForAll(p => p.JobId != u.JobId))];
+        IReadOnlyList<PlacementResponse> stands = [.. draft.Select(Response)];
         return new PlanResponse
         {
             From = plan.From,
@@ -54,8 +56,9 @@ internal static class PlanEndpoints
             Today = day.Today,
             People = plan.Mechanics,
             Jobs = plan.Jobs,
-            Placements = [.. draft.Select(Response)],
-            Unplaced = [.. runs.Unplaced.Where(u => open.Contains(u.JobId) && draft.TrueForAll(p => p.JobId != u.JobId))],
+            Placements = stands,
+            Unplaced = unplaced,
+            WithoutDay = WithoutDay(plan, stands, unplaced),
             Broken = plan.Broken(),
             CheapMoments = CheapMoments(plan, lines.Rows),
             Away = await AwayAsync(data, plan.From),
@@ -65,7 +68,19 @@ internal static class PlanEndpoints
             Run = runs.State,
             Published = published is null ? null : Response(published),
             Changed = published is null ? draft.Count > 0 : Content(draft) != published.Content,
+            MovedSincePublished = published is null ? [] : PlanMoves.Between(Read(published), stands, open.Contains, plan.Name),
         };
+    }
+
+    private static List<JobWithoutDay> WithoutDay(PlanBuilder plan, IReadOnlyList<PlacementResponse> stands, IReadOnlyList<UnplacedJob> unplaced)
+    {
+        var placed = stands.Select(p => p.JobId).ToHashSet();
+        var why = unplaced.ToDictionary(u => u.JobId, u => u.Reason);
+        var end = plan.From.AddDays(plan.Days);
+        return [.. from job in plan.Jobs
+                   where !placed.Contains(job.Id)
+                   let later = job.DueDate >= end
+                   select new JobWithoutDay(job.Id, why.GetValueOrDefault(job.Id) ?? (later ? $"Due {Said.Day(job.DueDate!.Value)}, after this plan." : "Not planned yet."), later)];
     }
 
     /// <summary>Plans anew: pins hold, and as little as can be is moved.</summary>

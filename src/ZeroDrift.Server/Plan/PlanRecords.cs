@@ -4,6 +4,12 @@ public sealed record PlacementResponse(Guid JobId, Guid PersonId, Guid? MateId, 
 
 public sealed record UnplacedJob(Guid JobId, string Reason);
 
+/// <summary>A job that no day is planned for, and why. Later: it falls due after this plan, and is not missed in it.</summary>
+public sealed record JobWithoutDay(Guid JobId, string Reason, bool Later);
+
+/// <summary>A job that stands otherwise than in the plan that was published, in words.</summary>
+public sealed record PlanMove(Guid JobId, string Sentence);
+
 /// <summary>Something that, given way, lets a job in: the smallest first.</summary>
 public sealed record ReleaseResponse(string What, Guid PersonId, DateOnly Date);
 
@@ -36,6 +42,9 @@ public sealed record PlanResponse
     public required IReadOnlyList<PlacementResponse> Placements { get; init; }
     public required IReadOnlyList<UnplacedJob> Unplaced { get; init; }
 
+    /// <summary>Every job that has no day, whoever planned last.</summary>
+    public required IReadOnlyList<JobWithoutDay> WithoutDay { get; init; }
+
     /// <summary>What stands where it can stand no more, and why: somebody fell ill, a machine is needed, a part is late.</summary>
     public required IReadOnlyList<UnplacedJob> Broken { get; init; }
     public required IReadOnlyList<CheapMomentResponse> CheapMoments { get; init; }
@@ -48,6 +57,9 @@ public sealed record PlanResponse
 
     /// <summary>The draft stands otherwise than what was published.</summary>
     public required bool Changed { get; init; }
+
+    /// <summary>What stands otherwise: day, person or second. Empty where nothing was published yet.</summary>
+    public required IReadOnlyList<PlanMove> MovedSincePublished { get; init; }
 }
 
 /// <summary>What a day would mean for a job: what stands in the way, or how late and early it would be.</summary>

@@ -92,28 +92,25 @@ internal sealed class PlanRuns(IServiceScopeFactory scopes, WriteGate gate, Flee
 
     private async Task<IReadOnlyList<string>> KeepAsync(PlanBuilder plan, Schedule found)
     {
-        var was = plan.Placements.ToDictionary(p => p.JobId);
-        var moved = new List<string>();
-        await gate.RunAsync(async data =>
+        var open = plan.InPlan.Select(j => j.Id).ToHashSet();
+        var was = plan.Placements.Select(PlanEndpoints.Response).ToList();
+        var now = await gate.RunAsync(async data =>
         {
-            moved.Clear();
-            var open = plan.InPlan.Select(j => j.Id).ToHashSet();
             var rows = await data.Placements.Where(p => open.Contains(p.JobId)).ToDictionaryAsync(p => p.JobId);
+            var stands = new List<PlacementResponse>();
             foreach (var at in found.Assignments)
             {
                 var id = Guid.Parse(at.Job);
                 if (!rows.Remove(id, out var row)) data.Placements.Add(row = new PlacementRow { JobId = id });
                 (row.PersonId, row.MateId, row.Date, row.LastDate, row.Because) = (Guid.Parse(at.Technician), at.Mate is null ? null : Guid.Parse(at.Mate), plan.Date(at.Day), plan.Date(at.LastDay), at.Because);
-                if (was.TryGetValue(id, out var old) && (old.PersonId != row.PersonId || old.Date != row.Date)) moved.Add($"{plan.Name(id)}: from {Core.Said.Day(old.Date)} to {Core.Said.Day(row.Date)}, {plan.Name(row.PersonId)}. {at.Because}");
+                stands.Add(PlanEndpoints.Response(row));
             }
-            foreach (var gone in rows.Values)
-            {
-                moved.Add($"{plan.Name(gone.JobId)}: taken out of the plan.");
-                data.Placements.Remove(gone);
-            }
-            return true;
+            data.Placements.RemoveRange(rows.Values);
+            return stands;
         });
-        return moved;
+        // What was planned for the first time is no move.
+        var before = was.Select(p => p.JobId).ToHashSet();
+        return [.. PlanMoves.Between(was, now, id => open.Contains(id) && before.Contains(id), plan.Name).Select(m => m.Sentence)];
     }
 
     private sealed class Progress(PlanRuns runs) : IProgress<ScheduleProgress>

@@ -6,6 +6,7 @@ import { usePreferences } from '../shared/preferences'
 import { isTyping } from '../shared/keys/keys'
 import { useEver } from '../shared/loaded/useEver'
 import Places from './Places.vue'
+import ShownAs from './ShownAs.vue'
 import { bringEveryPage } from './router'
 import Toasts from './Toasts.vue'
 import { offerUpdates } from './updates'
@@ -77,20 +78,7 @@ const wentOnce = useEver(() => going.value)
       <button type="button" class="finds" aria-keyshortcuts="/" @click="finding = true">
         Find <kbd aria-hidden="true">/</kbd>
       </button>
-      <button
-        type="button"
-        :aria-label="`${preferences.unit}: press for ${preferences.unit === 'mm' ? 'thou' : 'mm'} first`"
-        @click="preferences.toggleUnit()"
-      >
-        {{ preferences.unit }}
-      </button>
-      <button
-        type="button"
-        :aria-label="preferences.theme === 'dark' ? 'dim: press for light' : 'light: press for dim'"
-        @click="preferences.toggleTheme()"
-      >
-        {{ preferences.theme === 'dark' ? 'dim' : 'light' }}
-      </button>
+      <ShownAs class="seldom" />
       <button type="button" class="mark" aria-label="What this page is for, and its keys" @click="help = true">
         ?
       </button>
@@ -140,7 +128,7 @@ const wentOnce = useEver(() => going.value)
   align-items: center;
   gap: 0.4rem;
 }
-.settings button,
+.settings > button,
 .drawer,
 .mark {
   display: inline-flex;
@@ -193,6 +181,10 @@ const wentOnce = useEver(() => going.value)
   .settings button,
   .mark {
     min-width: 44px;
+  }
+  /* In the drawer: a phone's line has room for one row. */
+  .seldom {
+    display: none;
   }
   .along {
     display: none;

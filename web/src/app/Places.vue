@@ -14,7 +14,7 @@ interface Place {
 const five: Place[] = [
   { to: '/', text: 'Yard', names: ['yard', 'engine', 'record', 'slip'] },
   { to: '/at-the-engine', text: 'At the engine', names: ['visits', 'open'] },
-  { to: '/plan', text: 'Plan', names: ['plan', 'job-card', 'due', 'shims', 'shim-bench', 'shim-job'] },
+  { to: '/plan', text: 'Plan', names: ['plan', 'plan-limits', 'job-card', 'due', 'shims', 'shim-bench', 'shim-job'] },
   { to: '/book', text: 'Book', names: ['book', 'new-type'] },
   { to: '/drift', text: 'Drift', names: ['drift', 'engine-drift'] },
 ]

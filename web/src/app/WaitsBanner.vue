@@ -89,8 +89,9 @@ watch(goneSince, (gone, before) => {
 <style scoped>
 .waits {
   padding: 0.5rem 1.25rem;
-  background: var(--tight-wash);
-  border-bottom: 1.5px solid var(--tight);
+  background: var(--shade);
+  border-bottom: 1.5px solid var(--ink);
+  border-left: 8px solid var(--ink);
 }
 .newer {
   padding: 0.5rem 1.25rem;

@@ -48,6 +48,12 @@ export const router = createRouter({
       meta: { title: 'Planner' },
     },
     {
+      path: '/plan/limits',
+      name: 'plan-limits',
+      component: () => import('../features/plan/PlanLimitsPage.vue'),
+      meta: { title: 'Limits of the plan' },
+    },
+    {
       path: '/jobs/:id/card',
       name: 'job-card',
       component: () => import('../features/plan/JobCardPage.vue'),

@@ -10,6 +10,7 @@ import { csv, saveText } from '../../shared/figures/csv'
 import { day } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import { useFigures } from '../../shared/figures/useFigures'
+import PaperHead from '../../shared/paper/PaperHead.vue'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { plural } from '../../shared/words/counts'
 import { decision, ruleWords } from '../../shared/words/due'
@@ -56,7 +57,7 @@ function save() {
   saveText(
     'due.csv',
     csv([
-      ['engine', 'site', 'type', 'rule', 'date', 'engine hours left', 'others'],
+      ['engine', 'site', 'type', 'rule', 'date', 'engine hours left', 'planned', 'who', 'others'],
       ...rows.value.map((r) => [
         r.name,
         r.site,
@@ -64,6 +65,8 @@ function save() {
         ruleWords[r.decides.rule],
         r.decides.date,
         r.decides.hours == null ? null : Math.round(r.decides.hours),
+        r.next.plannedOn,
+        r.next.who.join(' with '),
         others(r),
       ]),
     ]),
@@ -75,6 +78,7 @@ function save() {
 <template>
   <Loaded v-slot="{ data }" :query="yard" what="fleet">
     <main class="page">
+      <PaperHead what="Due list" />
       <div class="page-head">
         <div>
           <h1>Due by {{ by === 'machine' ? 'kind of machine' : by }}</h1>
@@ -124,6 +128,10 @@ function save() {
             <span>
               <strong :class="`is-${said(r).tone}`">{{ said(r).main }}</strong>
               <span class="small d-block">{{ said(r).below }}</span>
+              <span v-if="r.next.plannedOn" class="small d-block"
+                >planned {{ day(r.next.plannedOn)
+                }}<template v-if="r.next.who.length">, {{ r.next.who.join(' with ') }}</template></span
+              >
               <span v-if="r.others.length" class="small soft d-block">behind it: {{ others(r) }}</span>
             </span>
           </li>

@@ -7,7 +7,9 @@ import { useTitle } from '../../shared/address/useTitle'
 import PlanText from '../../shared/facts/PlanText.vue'
 import WhatWaits from '../../shared/facts/WhatWaits.vue'
 import { day } from '../../shared/figures/days'
+import { hours } from '../../shared/figures/hours'
 import { useFigures } from '../../shared/figures/useFigures'
+import PaperHead from '../../shared/paper/PaperHead.vue'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { workText } from '../../shared/words/plan'
 import { spoken } from '../../shared/words/points'
@@ -32,12 +34,20 @@ const hotOnly = computed(() => inForce.value.length > 0 && inForce.value.every((
 /** What stands in the book for points that are set by an amount. */
 const amountOf = (kind: string) =>
   inForce.value.flatMap((r) => r.figures).find((f) => f.kind === kind)?.written ?? 'by the manual'
+const plan = useQuery(() => queries.plan(56))
+const at = computed(() => plan.data.value?.placements.find((p) => p.jobId === props.id))
+const who = computed(() =>
+  [at.value?.personId, at.value?.mateId]
+    .map((id) => plan.data.value?.people.find((p) => p.id === id)?.name)
+    .filter((n): n is string => !!n),
+)
 const print = () => window.print()
 </script>
 
 <template>
   <Loaded v-slot="{ data }" :query="jobs" what="job" back="/plan" back-text="The plan">
     <main class="page">
+      <PaperHead what="Job card" />
       <p v-if="data && !job" class="plate p-3">
         There is no such open job. <RouterLink to="/plan">The plan</RouterLink>
       </p>
@@ -48,6 +58,15 @@ const print = () => window.print()
             <p class="soft mb-0 mt-1">
               {{ job.machine }}, {{ job.site }} · {{ engine.data.value.type.code }}, {{ engine.data.value.type.name }} ·
               {{ workText(job.time) }}<template v-if="job.dueDate"> · due {{ day(job.dueDate) }}</template>
+            </p>
+            <p class="mb-0 mt-1">
+              <strong v-if="at"
+                >{{ who.join(' with ') }}, {{ day(at.date)
+                }}<template v-if="at.lastDate !== at.date"> to {{ day(at.lastDate) }}</template></strong
+              ><template v-else>No day is planned yet.</template> · {{ hours(engine.data.value.row.shownHours) }} h on
+              the meter<template v-if="engine.data.value.row.serialNumber"
+                >, serial {{ engine.data.value.row.serialNumber }}</template
+              >
             </p>
           </div>
           <div class="d-flex gap-2 no-print">

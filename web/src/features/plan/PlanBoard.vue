@@ -23,7 +23,9 @@ const emit = defineEmits<{
   drop: []
   cancel: []
 }>()
-const lane = 48
+/** Beyond four weeks a job is one line with its name; the rest is said when it is pressed. */
+const dense = computed(() => props.plan.days > 28)
+const lane = computed(() => (dense.value ? 30 : 48))
 const days = computed(() => boardDays(props.plan.from, props.plan.days))
 const rows = computed(() => boardRows(props.plan, props.view))
 const heldJob = computed(() => props.plan.jobs.find((j) => j.id === props.moving?.jobId))
@@ -104,7 +106,7 @@ const says = (block: Block) =>
 
 <template>
   <div class="scroll">
-    <div class="board">
+    <div class="board" :class="{ dense }">
       <div class="head">
         <span class="who" />
         <div class="grid dates" :style="{ gridTemplateColumns: `repeat(${plan.days}, 1fr)` }">
@@ -148,7 +150,7 @@ const says = (block: Block) =>
                 :style="{
                   left: percent(b.start),
                   width: percent(b.due - b.start + 1),
-                  top: `${b.lane * lane + 46}px`,
+                  top: `${b.lane * lane + (dense ? 27 : 46)}px`,
                 }"
               />
               <button
@@ -173,11 +175,11 @@ const says = (block: Block) =>
                 @keydown="keys($event, b)"
               >
                 <svg viewBox="0 0 20 16" width="16" height="13" aria-hidden="true">
-                  <path
-                    :d="b.placement.pinned ? 'M10 1 V15 M4 5 H16' : 'M0 5 H20 M0 11 H20'"
-                    stroke="currentColor"
-                    stroke-width="3"
-                  />
+                  <template v-if="b.placement.pinned">
+                    <circle cx="10" cy="5" r="4.4" fill="currentColor" />
+                    <path d="M10 8 V16" stroke="currentColor" stroke-width="2" />
+                  </template>
+                  <path v-else d="M0 5 H20 M0 11 H20" stroke="currentColor" stroke-width="3" />
                 </svg>
               </button>
               <span
@@ -185,7 +187,7 @@ const says = (block: Block) =>
                 aria-hidden="true"
                 :style="{ left: percent(b.start + b.length), top: `${b.lane * lane + 6}px` }"
                 >{{ b.job.engine
-                }}<span class="soft small"
+                }}<span v-if="!dense" class="soft small"
                   >{{ view === 'mechanic' ? b.job.site : plan.people.find((p) => p.id === b.placement.personId)?.name
                   }}{{ lateBy(b) > 0 ? `, ${plural(lateBy(b), 'day')} late` : '' }}</span
                 ></span

@@ -35,7 +35,7 @@ const lines = computed(() => planLines(props.plan))
           </td>
           <td>{{ l.who }}</td>
           <td>
-            <button type="button" class="btn btn-link p-0 small" @click="$emit('choose', l.job.id)">
+            <button type="button" class="text-link" @click="$emit('choose', l.job.id)">
               {{ l.job.engine }}
             </button>
           </td>

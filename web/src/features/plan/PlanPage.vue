@@ -2,13 +2,15 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, watch } from 'vue'
 import { sentence } from '../../api/client'
 import { queries } from '../../api/queries'
 import { makeStale } from '../../api/touched'
 import { useWrite, writes } from '../../api/writes'
 import { useAddressed } from '../../shared/address/useAddressed'
+import PaperHead from '../../shared/paper/PaperHead.vue'
 import Loaded from '../../shared/loaded/Loaded.vue'
+import MoreMenu from '../../shared/menus/MoreMenu.vue'
 import { toast } from '../../shared/toasts/toasts'
 import { loadText, planHeadline } from '../../shared/words/plan'
 import { csv, saveText } from '../../shared/figures/csv'
@@ -16,7 +18,7 @@ import { load } from './board'
 import JobDetail from './JobDetail.vue'
 import PlanBoard from './PlanBoard.vue'
 import PlanBroken from './PlanBroken.vue'
-import PlanHeeds from './PlanHeeds.vue'
+import PlanAway from './PlanAway.vue'
 import PlanList from './PlanList.vue'
 import { planRows } from './planLines'
 import type { BoardView } from './rows'
@@ -39,11 +41,9 @@ const stop = useWrite(writes.stopPlan)
 const fromDue = useWrite(writes.jobsFromDue)
 const place = useWrite(writes.placeJob)
 const { state, hold, over, letGo } = useMoving()
-const moved = ref<string[]>([])
 const running = computed(() => run.data.value?.running ?? false)
 watch(running, async (now, before) => {
   if (now || !before) return
-  moved.value = run.data.value?.moved ?? []
   await makeStale(client, 'run', 'plan')
 })
 const used = computed(() => {
@@ -94,6 +94,7 @@ async function drop() {
 <template>
   <Loaded v-slot="{ data }" :query="plan" what="plan">
     <main class="page">
+      <PaperHead :what="data.published && !data.changed ? `Plan ${data.published.number}` : 'Plan, a draft'" />
       <div class="page-head">
         <div>
           <h1>{{ planHeadline(data) }}</h1>
@@ -115,8 +116,11 @@ async function drop() {
             <option value="56">Eight weeks</option>
             <option value="91">A quarter</option>
           </BFormSelect>
-          <BButton class="btn-plain" @click="print">Print</BButton>
-          <BButton class="btn-plain" @click="save">CSV</BButton>
+          <MoreMenu end>
+            <li><button type="button" @click="print">Print</button></li>
+            <li><button type="button" @click="save">CSV</button></li>
+            <li><RouterLink :to="{ name: 'plan-limits' }">Limits of the plan</RouterLink></li>
+          </MoreMenu>
           <BButton v-if="!running" class="btn-act" @click="planAgain">Plan again</BButton>
           <BButton v-else class="btn-plain" @click="stop.mutate()">Stop looking</BButton>
         </div>
@@ -126,10 +130,11 @@ async function drop() {
       </p>
       <PlanBroken :plan="data" @choose="chosen = $event" />
       <p v-if="!data.people.length" class="plate p-3">
-        Nobody has working hours yet. Give them below, under “Limits of the plan”.
+        Nobody has working hours yet. <RouterLink :to="{ name: 'plan-limits' }">Give them</RouterLink>.
       </p>
+      <PlanAway :plan="data" />
       <PlanBoard
-        v-else-if="view !== 'list'"
+        v-if="data.people.length && view !== 'list'"
         class="no-print"
         :plan="data"
         :view="view as BoardView"
@@ -143,17 +148,16 @@ async function drop() {
         @cancel="letGo()"
       />
       <PlanList :class="{ 'on-paper': view !== 'list' }" :plan="data" @choose="chosen = $event" />
-      <section v-if="moved.length" class="plate p-3 mb-3" aria-label="What moved">
-        <h2>What moved, and why</h2>
+      <section v-if="data.movedSincePublished.length" class="plate p-3 mb-3" aria-label="What moved">
+        <h2>Otherwise than in plan {{ data.published?.number }}, which was published</h2>
         <ul class="mb-0">
-          <li v-for="m in moved" :key="m">{{ m }}</li>
+          <li v-for="m in data.movedSincePublished" :key="m.jobId">{{ m.sentence }}</li>
         </ul>
       </section>
       <div class="below no-print">
         <JobDetail v-if="job" :key="job.id" :job="job" :plan="data" @close="chosen = ''" />
         <ToPlan :plan="data" @choose="chosen = $event" />
         <PlanVersion :plan="data" />
-        <PlanHeeds :plan="data" />
       </div>
     </main>
   </Loaded>

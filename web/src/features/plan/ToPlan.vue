@@ -2,7 +2,6 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import { addDays } from '../../shared/figures/dayMath'
 import { day } from '../../shared/figures/days'
 import { plural } from '../../shared/words/counts'
 import { workText } from '../../shared/words/plan'
@@ -15,13 +14,13 @@ const props = defineProps<{ plan: Schemas['PlanResponse'] }>()
 const emit = defineEmits<{ choose: [jobId: string] }>()
 const adding = ref(false)
 const asked = ref('')
-const placed = computed(() => new Set(props.plan.placements.map((p) => p.jobId)))
-const left = computed(() => props.plan.jobs.filter((j) => !placed.value.has(j.id)))
-const end = computed(() => addDays(props.plan.from, props.plan.days))
-const later = (job: Schemas['JobResponse']) => !!job.dueDate && job.dueDate >= end.value
-const why = (job: Schemas['JobResponse']) =>
-  props.plan.unplaced.find((u) => u.jobId === job.id)?.reason ??
-  (later(job) ? `Due ${day(job.dueDate)}, after this plan.` : 'Not planned yet.')
+const without = (later: boolean) =>
+  props.plan.withoutDay
+    .filter((w) => w.later === later)
+    .map((w) => ({ ...w, job: props.plan.jobs.find((j) => j.id === w.jobId)! }))
+    .filter((w) => w.job)
+const left = computed(() => without(false))
+const later = computed(() => without(true))
 const toOrder = computed(() => props.plan.jobs.filter((j) => j.orderBy))
 </script>
 
@@ -29,16 +28,27 @@ const toOrder = computed(() => props.plan.jobs.filter((j) => j.orderBy))
   <section class="plate p-3" aria-label="Without a day">
     <h2>{{ left.length ? `${plural(left.length, 'job')} without a day` : 'Every job has its day' }}</h2>
     <ul class="plain-list">
-      <li v-for="j in left" :key="j.id">
-        <button type="button" class="text-link" @click="emit('choose', j.id)">{{ j.engine }}</button>, {{ j.title }},
-        {{ workText(j.time) }}
-        <span class="small soft d-block">{{ why(j) }}</span>
-        <JobReleases v-if="asked === j.id" :job-id="j.id" :days="plan.days" :people="plan.people" />
-        <button v-else-if="!later(j)" type="button" class="btn btn-plain btn-sm" @click="asked = j.id">
+      <li v-for="w in left" :key="w.jobId">
+        <button type="button" class="text-link" @click="emit('choose', w.jobId)">{{ w.job.engine }}</button>,
+        {{ w.job.title }},
+        {{ workText(w.job.time) }}
+        <span class="small soft d-block">{{ w.reason }}</span>
+        <JobReleases v-if="asked === w.jobId" :job-id="w.jobId" :days="plan.days" :people="plan.people" />
+        <button v-else type="button" class="btn btn-plain btn-sm" @click="asked = w.jobId">
           What would make it fit?
         </button>
       </li>
     </ul>
+    <details v-if="later.length">
+      <summary>{{ plural(later.length, 'job') }} due after this plan</summary>
+      <ul class="plain-list">
+        <li v-for="w in later" :key="w.jobId">
+          <button type="button" class="text-link" @click="emit('choose', w.jobId)">{{ w.job.engine }}</button>,
+          {{ w.job.title }}
+          <span class="small soft d-block">{{ w.reason }}</span>
+        </li>
+      </ul>
+    </details>
     <template v-if="toOrder.length">
       <h3 class="sub mt-3">To order</h3>
       <ul class="plain-list">

@@ -14,8 +14,8 @@ export interface Block {
   due: number | null
 }
 
-/** Days that the name behind a block takes up, so that names do not run into one another. */
-const nameDays = 5
+/** Share of the board that the name behind a block takes up: over eight weeks or a quarter a job has a line of its own, and no name runs into another. */
+const nameShare = 1 / 6
 
 /** The blocks of one row, each on the first line with room for it and its name; a second's stands in their own row too. */
 export function blocksOf(
@@ -25,6 +25,7 @@ export function blocksOf(
 ): Block[] {
   const jobs = new Map(plan.jobs.map((j) => [j.id, j]))
   const free: number[] = []
+  const nameDays = Math.max(5, Math.ceil(plan.days * nameShare))
   return plan.placements
     .filter((p) => jobs.has(p.jobId) && belongs(p))
     .map((placement) => ({ placement, job: jobs.get(placement.jobId)!, start: daysBetween(plan.from, placement.date) }))

@@ -208,7 +208,6 @@ nav a.here {
   line-height: 1.25;
 }
 .sentence.complaint {
-  color: var(--tight);
   font-size: 1.15rem;
 }
 @media (max-width: 600px) {

@@ -8,6 +8,7 @@ import { useAddressed } from '../../shared/address/useAddressed'
 import { day, today } from '../../shared/figures/days'
 import { hours } from '../../shared/figures/hours'
 import { useFigures } from '../../shared/figures/useFigures'
+import PaperHead from '../../shared/paper/PaperHead.vue'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import { plural } from '../../shared/words/counts'
 import { jobWord } from '../../shared/words/jobs'
@@ -32,6 +33,7 @@ const print = () => window.print()
 <template>
   <Loaded v-slot="{ data }" :query="year" what="year">
     <main class="page">
+      <PaperHead what="The year" />
       <div class="page-head">
         <div>
           <h1>{{ headline(data.whole) }}</h1>

@@ -57,7 +57,7 @@ const least = (stop: Schemas['StopResponse']) => {
   white-space: pre-wrap;
 }
 .cannot {
-  border-left: 4px solid var(--tight);
+  border-left: 4px solid var(--ink);
   padding: 0.3rem 0.8rem;
 }
 </style>

@@ -44,7 +44,7 @@ export const pages: PageHelp[] = [
     ],
   },
   {
-    routes: ['plan', 'job-card'],
+    routes: ['plan', 'plan-limits', 'job-card'],
     title: 'Plan',
     lines: [
       'Who opens which engine on which day, eight weeks or a quarter ahead.',

@@ -5,11 +5,11 @@ import { counted, form } from './counts'
 /** The plan in a sentence: what fits, what does not. */
 export function planHeadline(plan: Schemas['PlanResponse']): string {
   const placed = plan.placements.length
-  const left = plan.unplaced.length
+  const left = plan.withoutDay.filter((j) => !j.later).length
   if (plan.jobs.length === 0) return 'No job to plan yet.'
   if (placed === 0) return `${counted(plan.jobs.length)} ${form(plan.jobs.length, 'job', 'jobs')} to plan.`
   const fits = `${counted(placed)} ${form(placed, 'job has its', 'jobs have their')} day.`
-  return left ? `${fits} ${counted(left)} ${form(left, 'does', 'do')} not fit.` : fits
+  return left ? `${fits} ${counted(left)} ${form(left, 'has', 'have')} none.` : fits
 }
 
 /** Hours of work as a range: 4 to 6 h. */

@@ -4,7 +4,7 @@ import type { Bench } from './useBench'
 
 /** What lies in the drawers of the place: each size as a stack, to be dragged onto a point. */
 defineProps<{ bench: Bench }>()
-defineEmits<{ drag: [mm: number | null] }>()
+defineEmits<{ take: [event: PointerEvent, mm: number] }>()
 </script>
 
 <template>
@@ -20,10 +20,8 @@ defineEmits<{ drag: [mm: number | null] }>()
           v-for="h in d.held"
           :key="h.sizeMm"
           class="stack"
-          draggable="true"
           :title="`${h.count} of ${size(h.sizeMm)}`"
-          @dragstart="($event.dataTransfer?.setData('text/plain', String(h.sizeMm)), $emit('drag', h.sizeMm))"
-          @dragend="$emit('drag', null)"
+          @pointerdown="$emit('take', $event, h.sizeMm)"
         >
           <svg
             :viewBox="`0 0 34 ${Math.min(h.count, 4) * 11}`"
@@ -54,6 +52,8 @@ defineEmits<{ drag: [mm: number | null] }>()
   justify-items: center;
   align-content: end;
   cursor: grab;
+  touch-action: none;
+  user-select: none;
 }
 rect {
   fill: var(--shade);

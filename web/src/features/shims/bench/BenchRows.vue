@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useFigures } from '../../../shared/figures/useFigures'
 import { inches, size } from '../../../shared/words/shims'
 import BenchGap from './BenchGap.vue'
@@ -7,11 +7,10 @@ import ShimPlate from './ShimPlate.vue'
 import type { Bench, BenchPoint } from './useBench'
 
 /** One row a point: the shim there, the shim it gets, what is swapped with what, and the gap before and after. A shim can be dragged onto a point. */
-const props = defineProps<{ bench: Bench; picked: string; dragged: number | null }>()
-const emit = defineEmits<{ pick: [id: string]; drag: [mm: number | null]; drop: [id: string] }>()
+const props = defineProps<{ bench: Bench; picked: string; over: string }>()
+defineEmits<{ pick: [id: string]; take: [event: PointerEvent, mm: number] }>()
 const figures = useFigures()
 const rowPx = 44
-const over = ref('')
 
 type Line = { engine: string; point?: undefined } | { engine?: undefined; point: BenchPoint }
 const lines = computed((): Line[] =>
@@ -70,14 +69,6 @@ const short: Record<string, string> = {
   measureOn: 'measure on',
   shimUnknown: 'measure its shim first',
 }
-function drag(event: DragEvent, mm: number) {
-  event.dataTransfer?.setData('text/plain', String(mm))
-  emit('drag', mm)
-}
-function dropOn(p: BenchPoint) {
-  over.value = ''
-  emit('drop', p.id)
-}
 </script>
 
 <template>
@@ -103,17 +94,13 @@ function dropOn(p: BenchPoint) {
           class="row"
           role="row"
           :data-point="line.point.id"
+          :data-takes="line.point.standing === 'placed' ? line.point.id : undefined"
           :class="{
             moves: moves(line.point),
             picked: line.point.id === picked,
-            over: over === line.point.id && line.point.standing === 'placed',
+            over: over === line.point.id,
           }"
           @click="$emit('pick', line.point.id)"
-          @dragover="
-            line.point.standing === 'placed' && (($event as DragEvent).preventDefault(), (over = line.point.id))
-          "
-          @dragleave="over = ''"
-          @drop.prevent="dropOn(line.point)"
         >
           <span role="rowheader"
             ><button
@@ -129,10 +116,10 @@ function dropOn(p: BenchPoint) {
           <span class="now" role="cell">
             <template v-if="line.point.fittedMm != null">
               <span
-                :draggable="line.point.standing === 'placed'"
-                class="grab"
-                @dragstart="drag($event, line.point.fittedMm)"
-                @dragend="$emit('drag', null)"
+                :class="{ grab: line.point.standing === 'placed' }"
+                @pointerdown="
+                  line.point.standing === 'placed' && $emit('take', $event as PointerEvent, line.point.fittedMm)
+                "
                 ><ShimPlate
                   :mm="line.point.fittedMm"
                   :per-mm="perMm"
@@ -235,11 +222,12 @@ function dropOn(p: BenchPoint) {
 .figure {
   white-space: nowrap;
 }
-.grab[draggable='true'] {
+.grab {
   cursor: grab;
+  touch-action: none;
 }
 .ask {
-  color: var(--tight);
+  font-weight: 700;
 }
 .swaps {
   position: absolute;

@@ -13,11 +13,12 @@ import BenchOrder from './BenchOrder.vue'
 import BenchRows from './BenchRows.vue'
 import BenchWhy from './BenchWhy.vue'
 import JobOnBench from './JobOnBench.vue'
+import { useShimDrag } from './useShimDrag'
 import { useBench } from './useBench'
 
 /** The shim bench: one engine, or several of a place, decided as a whole before anything is taken apart. */
 const bench = useBench()
-const { query, pins, dragged } = bench
+const { query, pins } = bench
 const pickedId = ref('')
 useTitle(() => query.data.value && `${query.data.value.engines.map((e) => e.engine).join(', ')}: shim bench`)
 const picked = computed(() => {
@@ -53,11 +54,11 @@ const below = computed(() => {
     .join(', ')
 })
 const unitOf = (visitId: string) => query.data.value?.engines.find((e) => e.visitId === visitId)?.unit ?? 'mm'
-function drop(id: string) {
-  if (dragged.value != null) bench.pin(id, dragged.value)
+const shims = useShimDrag((id, mm) => {
+  bench.pin(id, mm)
   pickedId.value = id
-  dragged.value = null
-}
+})
+const over = computed(() => shims.over.value)
 function step(by: number) {
   const points = query.data.value?.points ?? []
   const next = points[points.findIndex((p) => p.id === picked.value?.id) + by]
@@ -157,10 +158,9 @@ useKeys(
           <BenchRows
             :bench="data"
             :picked="picked?.id ?? ''"
-            :dragged="dragged"
+            :over="over"
             @pick="pickedId = $event"
-            @drag="dragged = $event"
-            @drop="drop"
+            @take="shims.take"
           />
           <p v-if="data.others.length || data.engines.length > 1" class="small mt-3 mb-0">
             <template v-if="data.others.length"
@@ -201,7 +201,7 @@ useKeys(
             <h2>May {{ e.engine }} run meanwhile?</h2>
             <p class="mb-0 small">{{ e.meanwhile }} Decided with the order.</p>
           </section>
-          <BenchDrawers :bench="data" @drag="dragged = $event" />
+          <BenchDrawers :bench="data" @take="shims.take" />
         </aside>
       </div>
     </main>

@@ -35,7 +35,7 @@ const bench = {
     point('4E', { gapFromMm: null, gapToMm: 0.05, standing: 'closedUp', from: null }),
   ],
 } as unknown as Bench
-const rows = () => mount(BenchRows, { props: { bench, picked: '1E', dragged: null } })
+const rows = () => mount(BenchRows, { props: { bench, picked: '1E', over: '' } })
 
 describe('the rows of the bench', () => {
   beforeEach(() => setActivePinia(createPinia()))

@@ -33,8 +33,6 @@ export function useBench() {
     pins: pins.value,
   }))
   const query = useQuery(() => ({ ...queries.shimBench(body.value), placeholderData: keepPreviousData }))
-  /** What is dragged just now, mm. */
-  const dragged = ref<number | null>(null)
   return {
     query,
     body,
@@ -42,7 +40,6 @@ export function useBench() {
     loose,
     visits,
     pins,
-    dragged,
     pin(point: string, shimMm: number) {
       chosen.value = pinsText([...pins.value.filter((p) => p.point !== point), { point, shimMm }])
     },

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { queries } from '../../../api/queries'
 import { useTitle } from '../../../shared/address/useTitle'
 import { day, moment } from '../../../shared/figures/days'
+import PaperHead from '../../../shared/paper/PaperHead.vue'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import { policyNames } from '../../../shared/words/shims'
 import EngineMeanwhile from './EngineMeanwhile.vue'
@@ -32,6 +33,7 @@ const print = () => window.print()
 <template>
   <Loaded v-slot="{ data }" :query="job" what="shim job" back="/shims" back-text="Shims">
     <main class="page">
+      <PaperHead what="Tray card" />
       <div class="page-head">
         <div>
           <h1>{{ names }}: shims</h1>

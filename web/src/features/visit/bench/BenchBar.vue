@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import PersonField from '../../../shared/fields/PersonField.vue'
 import { hours } from '../../../shared/figures/hours'
 import { jobWord } from '../../../shared/words/jobs'
@@ -24,6 +24,17 @@ const stands = computed(() =>
     ? ''
     : `Stop ${props.stop.index + 1}: ${props.stop.sign.replace(/\.$/, '')}`,
 )
+const nav = useTemplateRef<HTMLElement>('nav')
+// On a phone the steps are one line that scrolls: the present one stands in its middle.
+watch(
+  () => props.step,
+  () =>
+    nextTick(() => {
+      const here = nav.value?.querySelector<HTMLElement>('.here')
+      if (here) nav.value!.scrollLeft = here.offsetLeft + here.offsetWidth / 2 - nav.value!.clientWidth / 2
+    }),
+  { immediate: true },
+)
 const toCrank = () => document.getElementById('crank')?.scrollIntoView({ block: 'center' })
 </script>
 
@@ -44,8 +55,15 @@ const toCrank = () => document.getElementById('crank')?.scrollIntoView({ block: 
     <div v-if="!closed" class="who small soft">
       <PersonField v-model="person" label="Who measures" />
     </div>
-    <button v-if="!closed" type="button" class="btn btn-plain ways" @click="$emit('ways')">
-      {{ methodNames[sheet.method] }}
+    <button
+      v-if="!closed"
+      type="button"
+      class="btn btn-plain ways"
+      :aria-label="`${methodNames[sheet.method]}: ways of working`"
+      @click="$emit('ways')"
+    >
+      <span class="method">{{ methodNames[sheet.method] }}</span>
+      <span class="short" aria-hidden="true">Ways</span>
     </button>
     <button
       v-if="!closed && !sheet.stillness?.isPaused"
@@ -61,7 +79,7 @@ const toCrank = () => document.getElementById('crank')?.scrollIntoView({ block: 
       :to="{ name: 'shim-bench', query: { visits: view.visitId } }"
       >Shim bench</RouterLink
     >
-    <nav aria-label="Steps of the visit">
+    <nav ref="nav" aria-label="Steps of the visit">
       <button
         v-for="s in steps"
         :key="String(s.step)"
@@ -138,6 +156,37 @@ nav button.here {
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+.short {
+  display: none;
+}
+/* One row of what is done and one of steps: the rest of a phone is the point's. */
+@media (max-width: 600px) {
+  .bar {
+    gap: 0.2rem 0.4rem;
+    padding-inline: 0.6rem;
+  }
+  .who {
+    flex: 1 1 6rem;
+    min-width: 6rem;
+    width: auto;
+  }
+  .method {
+    display: none;
+  }
+  .short {
+    display: inline;
+  }
+  .ways {
+    padding-inline: 0.5rem;
+  }
+  nav {
+    flex: 1 0 100%;
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    white-space: nowrap;
+    scrollbar-width: none;
+  }
 }
 @media (max-width: 1100px) {
   .chip {

@@ -49,8 +49,9 @@ const banner = computed(() =>
   align-items: center;
   flex-wrap: wrap;
   padding: 0.6rem 1.25rem;
-  background: var(--tight-wash);
-  border-bottom: 1.5px solid var(--tight);
+  background: var(--shade);
+  border-bottom: 1.5px solid var(--ink);
+  border-left: 8px solid var(--ink);
   font-weight: 700;
 }
 </style>

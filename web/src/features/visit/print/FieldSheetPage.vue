@@ -7,6 +7,7 @@ import { foldBlank } from '../../../offline/foldedVisit'
 import { useTitle } from '../../../shared/address/useTitle'
 import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
+import PaperHead from '../../../shared/paper/PaperHead.vue'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import { methodNames } from '../../../shared/words/methods'
 import { spoken } from '../../../shared/words/points'
@@ -44,6 +45,7 @@ const atPoints = computed(() => {
 <template>
   <Loaded v-slot="{ data }" :query="blank" what="engine" back="/" back-text="The yard">
     <main v-if="data.sheet && data.context" class="page paper">
+      <PaperHead what="Field sheet" />
       <div class="page-head">
         <div>
           <h1>{{ data.context.engine.name }}: field sheet</h1>

@@ -6,6 +6,7 @@ import { day, moment } from '../../../shared/figures/days'
 import { hours } from '../../../shared/figures/hours'
 import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
+import PaperHead from '../../../shared/paper/PaperHead.vue'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import { toast } from '../../../shared/toasts/toasts'
 import { jobWord } from '../../../shared/words/jobs'
@@ -94,6 +95,7 @@ const print = () => window.print()
 <template>
   <Loaded :query="query" live what="visit" back="/at-the-engine" back-text="The open visits">
     <main v-if="view && sheet" class="page">
+      <PaperHead what="Handover" />
       <div class="page-head">
         <div>
           <h1>{{ view.context?.engine.name }}: handover</h1>

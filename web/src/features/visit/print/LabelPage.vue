@@ -11,11 +11,14 @@ const props = defineProps<{ engineId: string }>()
 const engine = useQuery(() => queries.engine(props.engineId))
 const install = useQuery(() => queries.install())
 useTitle(() => engine.data.value && `Label, ${engine.data.value.row.name}`)
-const address = computed(
-  () => `${(install.data.value?.addresses[0] ?? location.origin).replace(/\/$/, '')}/engines/${props.engineId}`,
-)
 /** An address that only this machine knows opens nothing on anybody's telephone. */
-const reachesNobody = computed(() => /^https?:\/\/(localhost|127\.)/.test(address.value))
+const onlyHere = (url: string) => /^https?:\/\/(localhost|127\.|\[::1\])/.test(url)
+const server = computed(() => {
+  const known = install.data.value?.addresses ?? []
+  return known.find((a) => !onlyHere(a)) ?? known[0] ?? location.origin
+})
+const address = computed(() => `${server.value.replace(/\/$/, '')}/engines/${props.engineId}`)
+const reachesNobody = computed(() => onlyHere(address.value))
 const print = () => window.print()
 </script>
 

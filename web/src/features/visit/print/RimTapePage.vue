@@ -6,6 +6,7 @@ import { useTitle } from '../../../shared/address/useTitle'
 import Field from '../../../shared/fields/Field.vue'
 import NumberField from '../../../shared/fields/NumberField.vue'
 import { notANumber, typedNumber } from '../../../shared/figures/typedNumber'
+import PaperHead from '../../../shared/paper/PaperHead.vue'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import { useVisit } from '../bench/useVisit'
 
@@ -85,6 +86,7 @@ const print = () => window.print()
 <template>
   <Loaded :query="query" live what="visit" back="/at-the-engine" back-text="The open visits">
     <main v-if="view && sheet" class="page">
+      <PaperHead what="Rim tape" />
       <div class="page-head">
         <h1>{{ view.context?.engine.name }}: rim tape</h1>
         <div class="d-flex gap-2 no-print">

@@ -5,6 +5,7 @@ import { useTitle } from '../../../shared/address/useTitle'
 import { day } from '../../../shared/figures/days'
 import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
+import PaperHead from '../../../shared/paper/PaperHead.vue'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import { usePreferences } from '../../../shared/preferences'
 import { methodNames } from '../../../shared/words/methods'
@@ -30,6 +31,7 @@ const print = () => window.print()
 <template>
   <Loaded :query="query" live what="visit" back="/at-the-engine" back-text="The open visits">
     <main v-if="view && sheet" class="page">
+      <PaperHead what="Stop card" />
       <div class="page-head">
         <div>
           <h1>{{ view.context?.engine.name }}: stop card</h1>

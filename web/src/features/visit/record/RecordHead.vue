@@ -37,6 +37,13 @@ defineProps<{ visit: Visit; sheet: Sheet; name: (id?: string | null) => string }
       ><template v-if="visit.context?.engine.serialNumber"> · serial {{ visit.context.engine.serialNumber }}</template
       ><template v-if="visit.context?.engine.rating"> · {{ visit.context.engine.rating }}</template>
     </p>
+    <p v-if="sheet.result" class="result mb-0 mt-2">{{ sheet.result }}</p>
     <p v-if="visit.signed?.remark" class="mb-0 mt-1">{{ visit.signed.remark }}</p>
   </div>
 </template>
+
+<style scoped>
+.result {
+  font-weight: 700;
+}
+</style>

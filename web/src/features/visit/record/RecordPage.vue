@@ -7,6 +7,8 @@ import { photoUrl } from '../../../offline/photos'
 import { recordOf } from '../../../offline/record'
 import { useTitle } from '../../../shared/address/useTitle'
 import { day } from '../../../shared/figures/days'
+import MarksMean from '../../../shared/paper/MarksMean.vue'
+import PaperHead from '../../../shared/paper/PaperHead.vue'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import { verdictWords } from '../../../shared/words/verdicts'
 import type { Point } from '../bench/useVisit'
@@ -41,6 +43,7 @@ const print = () => window.print()
 <template>
   <Loaded v-slot="{ data }" :query="visit" what="visit" back="/" back-text="The yard">
     <main v-if="data.sheet" class="page">
+      <PaperHead what="Record" />
       <div class="page-head">
         <RecordHead :visit="data" :sheet="data.sheet" :name="name" />
         <div class="d-flex gap-2 flex-wrap no-print">
@@ -79,6 +82,7 @@ const print = () => window.print()
           @correct="correct"
         />
       </section>
+      <MarksMean />
       <RecordMore :visit="data" :sheet="data.sheet" :name="name" :photo-url="photoUrl" />
       <LateEntries v-if="data.signed && data.late.length" class="mt-3" :visit-id="id" :late="data.late" />
       <section v-if="data.refused.length" class="plate p-3 mt-3 no-print">
