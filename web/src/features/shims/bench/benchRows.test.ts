@@ -50,21 +50,12 @@ describe('the rows of the bench', () => {
   })
   it('draw one swap for every shim that goes from point to point', () =>
     expect(rows().findAll('.swaps path')).toHaveLength(1))
-  it('take a shim dropped on a point, and none where no shim is known to go', async () => {
+  it('give a shim to whoever takes it, and take one only where a shim is known to go', async () => {
     const shown = rows()
-    const held: Record<string, string> = {}
-    const dataTransfer = { setData: (type: string, text: string) => (held[type] = text) }
-    await shown.find("[data-point='2E'] .grab").trigger('dragstart', { dataTransfer })
-    expect(shown.emitted('drag')).toEqual([[2.7]])
-    expect(held['text/plain']).toBe('2.7')
-    const over = async (id: string) => {
-      const event = new Event('dragover', { cancelable: true })
-      shown.find(`[data-point='${id}']`).element.dispatchEvent(event)
-      return event.defaultPrevented
-    }
-    expect([await over('1E'), await over('3E')]).toEqual([true, false])
-    await shown.find("[data-point='1E']").trigger('drop')
-    expect(shown.emitted('drop')).toEqual([['1E']])
+    await shown.find("[data-point='2E'] .grab").trigger('pointerdown')
+    expect(shown.emitted('take')![0]![1]).toBe(2.7)
+    const takes = (id: string) => shown.find(`[data-point='${id}']`).attributes('data-takes')
+    expect([takes('1E'), takes('3E')]).toEqual(['1E', undefined])
   })
 })
 

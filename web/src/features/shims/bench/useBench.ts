@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Schemas } from '../../../api/client'
 import { queries } from '../../../api/queries'
 import { useAddressed } from '../../../shared/address/useAddressed'
