@@ -73,7 +73,7 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
     {
         screen.Open("/");
         screen.Press("Lorry 5");
-        screen.See("Field sheet");
+        screen.See("More…");
         screen.Driver.FindElements(By.CssSelector("a[href*='/record']")).First(a => a.Displayed).Click();
         screen.See("HOW MEASURED");
         screen.See("6B");
@@ -85,11 +85,11 @@ public sealed class DemoByHandTests : IClassFixture<DemoServer>
     public void Thou_and_millimetres_change_places_everywhere()
     {
         screen.Open("/");
-        screen.See("of 0.35 mm");
+        screen.See("where 0.35 is the least");
 
         screen.Driver.FindElement(By.XPath("//button[normalize-space(.)='mm']")).Click();
 
-        screen.See("of 13.8 thou");
+        screen.See("where 13.8 is the least");
     }
 
     [Fact]

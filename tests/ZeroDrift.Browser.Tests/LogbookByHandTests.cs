@@ -28,6 +28,7 @@ public sealed class LogbookByHandTests : IDisposable
         Assert.DoesNotContain("Import", screen.Text.Split("Import a logbook")[1], StringComparison.Ordinal);
 
         screen.Open("/");
+        screen.Press("Show them");
         screen.Press("Verge mower 2");
         screen.See("From a logbook.");
     }

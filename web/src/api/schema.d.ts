@@ -5547,6 +5547,13 @@ export interface components {
              */
             timed: number;
         };
+        /** @description A job that no day is planned for, and why. Later: it falls due after this plan, and is not missed in it. */
+        JobWithoutDay: {
+            /** Format: uuid */
+            jobId: string;
+            reason: string;
+            later: boolean;
+        };
         JobsFromDueRequest: {
             /** Format: date */
             until?: null | string;
@@ -6561,6 +6568,12 @@ export interface components {
             pinned: boolean;
             because: string;
         };
+        /** @description A job that stands otherwise than in the plan that was published, in words. */
+        PlanMove: {
+            /** Format: uuid */
+            jobId: string;
+            sentence: string;
+        };
         /** @description What a manager asks: what falls due, whether the depot can do it, who has more than fits, what must be ordered today. */
         PlanOutlookResponse: {
             /** Format: date */
@@ -6600,6 +6613,8 @@ export interface components {
             jobs: components["schemas"]["JobResponse"][];
             placements: components["schemas"]["PlacementResponse"][];
             unplaced: components["schemas"]["UnplacedJob"][];
+            /** @description Every job that has no day, whoever planned last. */
+            withoutDay: components["schemas"]["JobWithoutDay"][];
             /** @description What stands where it can stand no more, and why: somebody fell ill, a machine is needed, a part is late. */
             broken: components["schemas"]["UnplacedJob"][];
             cheapMoments: components["schemas"]["CheapMomentResponse"][];
@@ -6611,6 +6626,8 @@ export interface components {
             published?: null | components["schemas"]["VersionResponse"];
             /** @description The draft stands otherwise than what was published. */
             changed: boolean;
+            /** @description What stands otherwise: day, person or second. Empty where nothing was published yet. */
+            movedSincePublished: components["schemas"]["PlanMove"][];
         };
         PlannedShimRecord: {
             /** Format: double */
@@ -7213,6 +7230,8 @@ export interface components {
         };
         /** @description The work sheet of a visit: stops, points, readings, advice, in the form the screens at the engine and the record show. */
         SheetRecord: {
+            /** @description What a signed visit comes to, in a sentence or two; null before. */
+            result?: null | string;
             method: components["schemas"]["TurningMethod"];
             setting: components["schemas"]["SettingOrder"];
             order: components["schemas"]["PointOrder"];

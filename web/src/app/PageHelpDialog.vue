@@ -14,7 +14,7 @@ const page = computed(() => pageOf(String(route.name)))
 <template>
   <BModal v-model="shown" :title="page?.title ?? 'This page'" title-tag="h2" no-footer>
     <p v-for="line in page?.lines" :key="line" class="mb-1">{{ line }}</p>
-    <h3 class="caps mt-3 mb-1">Keys of this screen</h3>
+    <h3 class="sub mt-3 mb-1">Keys of this screen</h3>
     <dl class="facts">
       <template v-for="k in keysHere" :key="k.key + k.does">
         <dt class="figure">{{ k.key }}</dt>
