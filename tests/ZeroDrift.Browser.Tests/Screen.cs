@@ -89,6 +89,7 @@ public sealed class Screen : IDisposable
         {
             var open = Unticked();
             if (open is null) return true;
+            Driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'nearest' })", open);
             open.Click();
             ticks++;
             // On a busy machine the tick shows late: a second tap meanwhile would be one that nobody makes, and be counted.

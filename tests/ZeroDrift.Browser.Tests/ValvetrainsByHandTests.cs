@@ -294,7 +294,7 @@ public sealed class ValvetrainsByHandTests : IDisposable
                 Heads($"{cylinder} {kind}");
                 screen.See("Set it to 0.30 mm.");
                 if (screen.Text.Contains("Locked already", StringComparison.Ordinal)) screen.Press("Locked already");
-                screen.See("Measure again");
+                screen.See("which blade drags?");
                 Drags("0.30");
             }
         }

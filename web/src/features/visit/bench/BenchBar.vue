@@ -180,6 +180,9 @@ nav button.here {
   .ways {
     padding-inline: 0.5rem;
   }
+  nav button {
+    flex: none;
+  }
   nav {
     flex: 1 0 100%;
     flex-wrap: nowrap;

@@ -319,7 +319,7 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
   }
   /* The last of the page can be scrolled above the hand. */
   .bench:has(.hand) {
-    padding-bottom: 23rem;
+    padding-bottom: 20rem;
   }
 }
 </style>

@@ -37,7 +37,6 @@ const stacking = defineModel<boolean>('stacking', { required: true })
   display: grid;
   grid-template-columns: repeat(5, 1fr);
   gap: 4px;
-  margin-top: 6px;
 }
 .feel {
   min-height: 44px;
@@ -58,8 +57,12 @@ const stacking = defineModel<boolean>('stacking', { required: true })
   color: var(--ink-soft);
 }
 @media (max-width: 600px) {
-  .feels {
-    grid-template-columns: repeat(3, 1fr);
+  .feel {
+    font-size: 0.78rem;
+    padding: 0 1px;
+  }
+  .key {
+    display: none;
   }
 }
 </style>

@@ -200,12 +200,9 @@ function nearest(sorted: string[]) {
         aria-label="Thinner blades"
         @click="move(-1)"
       >
-        ‹ thinner
+        ‹
       </button>
-      <span class="small soft legend">
-        {{ unit }}. On a blade: <strong>{{ feels.find((f) => f.feel === armed)?.text.toLowerCase() }}</strong>. Between
-        two: the one goes, the next does not.
-      </span>
+      <BladeFeels v-model:armed="armed" v-model:stacking="stacking" @update:stacking="stack = []" />
       <button
         type="button"
         class="btn btn-plain"
@@ -213,10 +210,9 @@ function nearest(sorted: string[]) {
         aria-label="Thicker blades"
         @click="move(1)"
       >
-        thicker ›
+        ›
       </button>
     </div>
-    <BladeFeels v-model:armed="armed" v-model:stacking="stacking" @update:stacking="stack = []" />
   </div>
 </template>
 
@@ -241,7 +237,7 @@ function nearest(sorted: string[]) {
   min-width: 0;
 }
 .blade {
-  height: 58px;
+  height: 54px;
   font-size: 1.15rem;
   line-height: 1.1;
   white-space: nowrap;
@@ -288,26 +284,14 @@ function nearest(sorted: string[]) {
   margin-bottom: 6px;
 }
 .beside {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-  margin-top: 4px;
+  display: grid;
+  grid-template-columns: 44px minmax(0, 1fr) 44px;
+  gap: 4px;
+  margin-top: 5px;
 }
 .beside .btn {
-  padding-inline: 0.6rem;
-  white-space: nowrap;
-}
-.legend {
-  flex: 1;
-  text-align: center;
-}
-@media (max-width: 600px) {
-  .legend {
-    display: none;
-  }
-  .beside {
-    justify-content: space-between;
-  }
+  padding: 0;
+  font-size: 1.4rem;
 }
 @media (max-width: 1100px) {
   .blade {

@@ -274,8 +274,12 @@ useKeys(keys, (event) => {
   gap: 0.4rem;
   align-items: center;
 }
+.typed label {
+  max-width: 4.6rem;
+  line-height: 1.1;
+}
 .typed :deep(.input-group) {
-  width: 150px;
+  width: 140px;
 }
 .actions {
   display: flex;

@@ -177,6 +177,14 @@ function takeBack(entry: string) {
         {{ point.siblings.odd }} is unlike the rest: look at it again.</strong
       >
     </p>
+    <PointSteps
+      v-if="!finished"
+      :view="view"
+      :sheet="sheet"
+      :point="point"
+      :closed="closed"
+      @say="(...entries) => emit('say', ...entries)"
+    />
     <GapStrip
       v-if="point.minMm != null"
       tall
@@ -254,14 +262,6 @@ function takeBack(entry: string) {
       :point="point"
       :stage="stage"
       :figures="figures"
-    />
-    <PointSteps
-      v-if="!finished"
-      :view="view"
-      :sheet="sheet"
-      :point="point"
-      :closed="closed"
-      @say="(...entries) => emit('say', ...entries)"
     />
     <ShimPanel
       v-if="point.shim && !closed && (!finished || !point.shim.now)"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import StateMark from '../../instruments/StateMark.vue'
+import StateMark from '../../../instruments/StateMark.vue'
 
 /** On paper, what the marks beside the figures mean. */
 </script>
