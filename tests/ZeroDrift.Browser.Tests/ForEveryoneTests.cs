@@ -37,6 +37,8 @@ public sealed class ForEveryoneTests : IClassFixture<DemoServer>
     [InlineData("/shims?do=count")]
     [InlineData("/shims?do=ledger")]
     [InlineData("/help")]
+    [InlineData("/year")]
+    [InlineData("/plan/limits")]
     [InlineData("/this-tablet")]
     [InlineData("/install")]
     [InlineData("/engines/00000000-0000-7000-8000-000000000000")]

@@ -1,5 +1,4 @@
 using Microsoft.EntityFrameworkCore;
-using ZeroDrift.Core;
 using ZeroDrift.Core.Hours;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Data;

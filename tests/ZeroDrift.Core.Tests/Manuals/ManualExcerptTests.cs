@@ -1,4 +1,3 @@
-using ZeroDrift.Core;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Lengths;
 using ZeroDrift.Core.Manuals;

@@ -133,6 +133,9 @@ const state = (p: Point) => (p.shownState === 'tight' || p.shownState === 'loose
 .letter {
   font-weight: 700;
 }
+.point .figure {
+  white-space: nowrap;
+}
 .is-tight {
   color: var(--tight);
 }

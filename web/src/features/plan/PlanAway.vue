@@ -25,6 +25,9 @@ const away = computed(() => props.plan.away.filter((a) => a.from < addDays(props
 .away {
   padding: 0 0.75rem;
 }
+.one {
+  margin: 0 0.5rem;
+}
 .one:not(:last-of-type)::after {
   content: ' ·';
   color: var(--ink-soft);

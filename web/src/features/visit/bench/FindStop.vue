@@ -85,7 +85,7 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
       <p v-if="pins" class="pin" role="note">
         <label><input v-model="pinsOut" type="checkbox" /> Before every turn: {{ pins }} out?</label>
       </p>
-      <p v-if="type.interference" class="small is-tight mb-1">
+      <p v-if="type.interference" class="small complaint mb-1">
         With the timing in doubt or the chain off a valve can meet its piston near any TDC: turn by hand, stop at any
         resistance.
       </p>
