@@ -37,7 +37,7 @@ const state = (p: Point) => (p.shownState === 'tight' || p.shownState === 'loose
 <template>
   <section class="plate p-3" aria-label="Heads from above">
     <div class="d-flex justify-content-between small soft mb-2">
-      <span class="caps">◂ Front</span>
+      <span class="caps text-nowrap me-2">◂ Front</span>
       <span>expected today, or as found where it stands out; {{ figures.unit }} · press a point for its history</span>
     </div>
     <template v-for="(bank, b) in banks" :key="b">

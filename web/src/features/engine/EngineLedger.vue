@@ -69,3 +69,43 @@ const fields = [
     </BTable>
   </section>
 </template>
+
+<style scoped>
+/* On a phone a visit is a block of three lines, not nine columns of one letter each. */
+@media (max-width: 600px) {
+  section :deep(thead) {
+    display: none;
+  }
+  section :deep(tr) {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0 0.6rem;
+    padding: 0.5rem 0.3rem;
+    border-top: 1px solid var(--hairline);
+  }
+  section :deep(td) {
+    border: 0;
+    padding: 0;
+  }
+  section :deep(td:nth-child(2)),
+  section :deep(td:nth-child(3)) {
+    order: -1;
+    font-weight: 700;
+  }
+  section :deep(td:nth-child(1))::after {
+    content: ' h';
+  }
+  section :deep(td:nth-child(5))::before {
+    content: 'found out: ';
+  }
+  section :deep(td:nth-child(7))::before {
+    content: 'set: ';
+  }
+  section :deep(td:nth-child(8))::before {
+    content: 'book rev. ';
+  }
+  section :deep(td:nth-child(9)) {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -123,8 +123,10 @@ useKeys(
         </div>
       </div>
 
+      <!-- Its story in three parts: now, each point, what was done; what it is stands beside. -->
       <div class="board">
-        <div>
+        <div class="points">
+          <h2 class="part">Each point</h2>
           <EngineHeads :points="data.points" :picked="point?.label" @pick="picked = $event" />
           <PointHistory
             v-if="point"
@@ -136,32 +138,41 @@ useKeys(
             @pick="picked = $event"
           />
         </div>
-        <aside>
-          <NextOverhead :row="data.row" />
-          <LookAgain class="mt-2" :engine-id="id" :asked="data.row.voice.lookAgain" />
-          <WhatWaits v-if="data.waiting.length" class="mt-2" :waiting="data.waiting" />
-          <EngineLeft :engine-id="id" class="mt-2" />
-          <EngineShims
-            v-if="data.type.shimSizesMm?.length || shimAdjusters.includes(data.type.adjuster)"
-            :engine-id="id"
-            class="mt-2"
-          />
-          <CallList :calls="data.row.calls" />
-          <HoursAhead :engine-id="id" />
-          <TypeFacts class="mt-2" :type="data.type" :marks="data.marks" />
-          <OwnFigures
-            :engine-id="id"
-            :figures="data.ownFigures"
-            :kinds="[...new Set(data.points.map((p) => p.kind))]"
-          />
-          <section class="plate p-3 mt-2">
-            <h2>What it takes</h2>
-            <p v-for="k in data.type.kit" :key="k.text" class="small mb-1">{{ k.text }}</p>
-          </section>
+        <aside class="side">
+          <div class="now">
+            <h2 class="part">Now</h2>
+            <NextOverhead :row="data.row" />
+            <LookAgain class="mt-2" :engine-id="id" :asked="data.row.voice.lookAgain" />
+            <WhatWaits v-if="data.waiting.length" class="mt-2" :waiting="data.waiting" />
+            <CallList :calls="data.row.calls" />
+          </div>
+          <div class="is">
+            <h2 class="part">What it is</h2>
+            <EngineLeft :engine-id="id" />
+            <EngineShims
+              v-if="data.type.shimSizesMm?.length || shimAdjusters.includes(data.type.adjuster)"
+              :engine-id="id"
+              class="mt-2"
+            />
+            <HoursAhead :engine-id="id" />
+            <TypeFacts class="mt-2" :type="data.type" :marks="data.marks" />
+            <OwnFigures
+              :engine-id="id"
+              :figures="data.ownFigures"
+              :kinds="[...new Set(data.points.map((p) => p.kind))]"
+            />
+            <section class="plate p-3 mt-2">
+              <h2>What it takes</h2>
+              <p v-for="k in data.type.kit" :key="k.text" class="small mb-1">{{ k.text }}</p>
+            </section>
+          </div>
         </aside>
+        <div class="done">
+          <h2 class="part">What was done</h2>
+          <EngineLedger :rows="data.ledger" />
+        </div>
       </div>
 
-      <EngineLedger class="mt-3" :rows="data.ledger" />
       <MeterDialog v-model="meter" :engine-id="id" :readings="data.meter" />
       <MachineDialog v-model="machine" :machine-id="data.row.machineId" />
       <ChangeEngineDialog v-model="changing" :engine="data" />
@@ -172,13 +183,52 @@ useKeys(
 <style scoped>
 .board {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 366px;
+  grid-template:
+    'points side'
+    'done done' / minmax(0, 1fr) 366px;
   gap: 0.9rem;
   align-items: start;
 }
+.points {
+  grid-area: points;
+}
+.side {
+  grid-area: side;
+}
+.done {
+  grid-area: done;
+}
+.part {
+  margin: 0 0 0.4rem 0.2rem;
+  font-size: 0.86rem;
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+.is {
+  margin-top: 0.9rem;
+}
+/* One column: in the order in which it is told. */
 @media (max-width: 1050px) {
   .board {
-    grid-template-columns: minmax(0, 1fr);
+    display: flex;
+    flex-direction: column;
+    align-items: stretch;
+  }
+  .side {
+    display: contents;
+  }
+  .now {
+    order: 1;
+  }
+  .points {
+    order: 2;
+  }
+  .done {
+    order: 3;
+  }
+  .is {
+    order: 4;
+    margin-top: 0;
   }
 }
 </style>

@@ -16,7 +16,7 @@ const week = computed(() => (plan.data.value ? weekOf(plan.data.value) : []))
       <div v-for="person in week" :key="person.id" class="plate p-2">
         <p class="mb-1">
           <strong>{{ person.name }}</strong> <span class="soft">{{ person.places.join(', ') }}</span>
-          <span v-if="person.away"> {{ person.away }}</span>
+          <span v-if="person.away" class="away">{{ person.away }}</span>
         </p>
         <p v-for="d in person.days" :key="d.day" class="mb-0">
           <span class="soft">{{ d.day }}</span>
@@ -33,6 +33,9 @@ const week = computed(() => (plan.data.value ? weekOf(plan.data.value) : []))
 </template>
 
 <style scoped>
+.away::before {
+  content: ' · ';
+}
 .people {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
