@@ -35,7 +35,7 @@ const lines = computed(() => planLines(props.plan))
           </td>
           <td>{{ l.who }}</td>
           <td>
-            <button type="button" class="text-link" @click="$emit('choose', l.job.id)">
+            <button type="button" class="text-link text-start" @click="$emit('choose', l.job.id)">
               {{ l.job.engine }}
             </button>
           </td>
@@ -44,7 +44,7 @@ const lines = computed(() => planLines(props.plan))
             {{ l.job.title }}<template v-if="l.job.tools.length">; {{ l.job.tools.join(', ') }}</template
             ><template v-for="w in l.job.waiting" :key="w.visitId">; waits: {{ w.points.join(', ') }}</template>
           </td>
-          <td class="text-nowrap">{{ workText(l.job.time) }}</td>
+          <td>{{ workText(l.job.time) }}</td>
           <td class="text-nowrap">{{ l.job.dueDate ? day(l.job.dueDate) : '' }}</td>
         </tr>
       </tbody>

@@ -133,20 +133,20 @@ async function drop() {
         Nobody has working hours yet. <RouterLink :to="{ name: 'plan-limits' }">Give them</RouterLink>.
       </p>
       <PlanAway :plan="data" />
-      <PlanBoard
-        v-if="data.people.length && view !== 'list'"
-        class="no-print"
-        :plan="data"
-        :view="view as BoardView"
-        :broken="broken"
-        :moving="state.moving"
-        :chosen="chosen"
-        @choose="chosen = $event"
-        @hold="hold"
-        @over="over"
-        @drop="drop"
-        @cancel="letGo()"
-      />
+      <div v-if="data.people.length && view !== 'list'" class="no-print">
+        <PlanBoard
+          :plan="data"
+          :view="view as BoardView"
+          :broken="broken"
+          :moving="state.moving"
+          :chosen="chosen"
+          @choose="chosen = $event"
+          @hold="hold"
+          @over="over"
+          @drop="drop"
+          @cancel="letGo()"
+        />
+      </div>
       <PlanList :class="{ 'on-paper': view !== 'list' }" :plan="data" @choose="chosen = $event" />
       <section v-if="data.movedSincePublished.length" class="plate p-3 mb-3" aria-label="What moved">
         <h2>Otherwise than in plan {{ data.published?.number }}, which was published</h2>

@@ -12,6 +12,12 @@ const props = defineProps<{
   name: (id?: string | null) => string
   photoUrl: (hash: string) => Promise<string>
 }>()
+/** What was ticked for the whole engine, in the order of the work. */
+const checked = computed(() =>
+  props.sheet.steps
+    .filter((s) => s.ticked && !s.notHere && !s.point && s.list !== 'kit')
+    .map((s) => s.text.replace(/\.$/, '')),
+)
 const notes = computed(() => props.visit.notes.filter((n) => !n.customer))
 const customers = computed(() => props.visit.notes.filter((n) => n.customer))
 const place = (p: Visit['parts'][number]) =>
@@ -32,6 +38,7 @@ const cut = (mm: number | null | undefined) =>
     <p v-for="s in sheet.steps.filter((one) => one.notHere && !one.point)" :key="`absent ${s.step}`" class="mb-1 small">
       <strong>Not here:</strong> {{ s.text }} {{ s.why }}
     </p>
+    <p v-if="checked.length" class="mb-1 small"><strong>Checked:</strong> {{ checked.join(' · ') }}</p>
     <p v-for="p in visit.parts" :key="p.entry" class="mb-1">
       <strong>Changed:</strong> {{ p.part }} of {{ place(p) }}{{ cut(p.cutMm) }}. {{ p.why }}
       <span class="soft small">({{ name(p.by) }})</span>
