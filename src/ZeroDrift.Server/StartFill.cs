@@ -9,7 +9,7 @@ internal static class StartFill
 {
     public static async Task OpenAsync(StartSettings settings)
     {
-        var today = DateOnly.FromDateTime(DateTime.UtcNow);
+        var today = DemoData.DayAt(DateTimeOffset.UtcNow);
         Func<ZeroDriftContext, Task>? fill = settings.Demo || settings.FleetSize is not null
             ? data => DemoData.FillAsync(data, today, settings.FleetSize, settings.Years, Say)
             : null;

@@ -52,6 +52,13 @@ public sealed class DemoTests : IDisposable
         Assert.Equal(kept, await Asked(data => data.Outlooks.OrderBy(o => o.EngineId).Select(o => o.Content).ToListAsync()));
     }
 
+    [Theory]
+    [InlineData("2026-12-01T22:59:00Z", "2026-12-01")]
+    [InlineData("2026-12-01T23:01:00Z", "2026-12-02")]
+    [InlineData("2026-07-01T22:01:00Z", "2026-07-02")]
+    public void Its_days_are_those_of_its_own_islands(string moment, string day) =>
+        Assert.Equal(DateOnly.Parse(day, CultureInfo.InvariantCulture), DemoData.DayAt(DateTimeOffset.Parse(moment, CultureInfo.InvariantCulture)));
+
     [Fact]
     public async Task The_yard_shows_the_stories_it_tells()
     {

@@ -13,13 +13,18 @@ namespace ZeroDrift.Data.Demo;
 public static class DemoData
 {
     private const int Seed = 20_270_104;
+    private const string TimeZone = "Europe/Oslo";
+
+    /// <summary>The day in Varnholm at a moment: between its midnight and that of UTC the works are a day ahead.</summary>
+    public static DateOnly DayAt(DateTimeOffset moment) =>
+        DateOnly.FromDateTime(TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone) ? TimeZoneInfo.ConvertTime(moment, zone).DateTime : moment.UtcDateTime);
 
     /// <summary>Writes the demo. <paramref name="engineCount"/> repeats the fleet under numbered names; null for Varnholm itself.</summary>
     /// <returns>True rates put in, mm per 1000 h, by engine name and point label.</returns>
     public static async Task<IReadOnlyDictionary<string, IReadOnlyDictionary<string, double>>> FillAsync(ZeroDriftContext data, DateOnly today, int? engineCount = null, int years = 5, Action<string>? say = null)
     {
         await using var transaction = await data.Database.BeginTransactionAsync();
-        var fleet = new FleetRow { Name = VarnholmFleet.Name, ToleranceTightMm = 0.04, ToleranceLooseMm = 0.06, TimeZone = "Europe/Oslo" };
+        var fleet = new FleetRow { Name = VarnholmFleet.Name, ToleranceTightMm = 0.04, ToleranceLooseMm = 0.06, TimeZone = TimeZone };
         data.Fleet.Add(fleet);
         var types = VarnholmTypes.All(today);
         data.EngineTypes.AddRange(types);
