@@ -50,6 +50,7 @@ const expected = computed(() =>
     </h1>
     <span class="caps pt-2">{{ task }}</span>
   </div>
+  <slot />
   <p class="small mb-2">
     {{ window_ }}<span class="soft">{{ inOther }}{{ expected }}</span>
   </p>
@@ -73,5 +74,10 @@ const expected = computed(() =>
   font-size: 1.2rem;
   font-weight: 400;
   color: var(--ink-soft);
+}
+@media (max-height: 720px) {
+  .name {
+    font-size: 1.7rem;
+  }
 }
 </style>

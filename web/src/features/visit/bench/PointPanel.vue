@@ -100,7 +100,17 @@ function takeBack(entry: string) {
 
 <template>
   <section class="panel">
-    <PointHead :sheet="sheet" :point="point" :figures="figures" :setting="setting" :task="task" />
+    <PointHead :sheet="sheet" :point="point" :figures="figures" :setting="setting" :task="task">
+      <!-- Asked before anything else is done: over what may lie behind the hand. -->
+      <PointSteps
+        v-if="!finished"
+        :view="view"
+        :sheet="sheet"
+        :point="point"
+        :closed="closed"
+        @say="(...entries) => emit('say', ...entries)"
+      />
+    </PointHead>
     <ClaimedFigure
       v-if="view.job === 'receivingCheck' && !point.byAmount"
       :key="`claimed ${point.label}`"
@@ -125,14 +135,6 @@ function takeBack(entry: string) {
         {{ point.siblings.odd }} is unlike the rest: look at it again.</strong
       >
     </p>
-    <PointSteps
-      v-if="!finished"
-      :view="view"
-      :sheet="sheet"
-      :point="point"
-      :closed="closed"
-      @say="(...entries) => emit('say', ...entries)"
-    />
     <GapStrip
       v-if="point.minMm != null"
       tall
