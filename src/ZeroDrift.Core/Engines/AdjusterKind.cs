@@ -54,6 +54,9 @@ public static class AdjusterKinds
     public static bool TurnsByPitch(this AdjusterKind kind) => kind is AdjusterKind.ScrewAtValve or AdjusterKind.ScrewAtPushrod
         or AdjusterKind.BridgeScrew or AdjusterKind.FollowerScrew;
 
+    /// <summary>True where a lever stands between screw and gap: without its ratio a turn would be a wrong one.</summary>
+    public static bool ActsThroughRatio(this AdjusterKind kind) => kind is AdjusterKind.ScrewAtPushrod or AdjusterKind.FollowerScrew;
+
     /// <summary>How its shim is reached; null where it has none.</summary>
     public static ShimAccess? ShimAccess(this AdjusterKind kind) => kind switch
     {

@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
 using ZeroDrift.Core.Engines;
 using ZeroDrift.Core.Lengths;
+using ZeroDrift.Core.Measuring;
 using ZeroDrift.Core.Turning;
 
 namespace ZeroDrift.Core.Manuals;
@@ -17,9 +18,10 @@ public sealed partial class ManualExcerpt
     /// <summary>Longer pieces are refused.</summary>
     public const int MostLetters = 4000;
 
+    private const string HotLeft = "The figures for a hot engine: add them to the type as a revision of their own.";
+
     private readonly List<ExcerptClearance> clearances = [];
     private readonly List<string> left = [];
-    private readonly HashSet<SpecCondition> conditions = [];
     private SpecCondition? heading;
     private List<LashKind> columns = [];
 
@@ -120,17 +122,13 @@ public sealed partial class ManualExcerpt
         var condition = said ?? heading;
         if (condition is { } known)
         {
-            conditions.Add(known);
-            if (known == SpecCondition.Hot && conditions.Contains(SpecCondition.Cold))
+            // Cold ones count where both are given, whichever stand first.
+            if (Condition is { } before && before != known)
             {
-                Passed("The figures for a hot engine: add them to the type as a revision of their own.");
-                return;
-            }
-            if (known == SpecCondition.Cold && Condition == SpecCondition.Hot)
-            {
+                if (!left.Contains(HotLeft)) left.Add(HotLeft);
+                if (known == SpecCondition.Hot) return;
                 clearances.Clear();
                 Unit = null;
-                Passed("The figures for a hot engine: add them to the type as a revision of their own.");
             }
             Condition = known;
         }
@@ -139,7 +137,7 @@ public sealed partial class ManualExcerpt
         foreach (var kind in kinds.Distinct())
         {
             if (clearances.Exists(c => c.Kind == kind)) left.Add($"“{Short(line)}”: a second figure for {kind.Word()}.");
-            else if (Unit is { } first && first != unit) left.Add($"“{Short(line)}”: the figures before it are in {WrittenIn(first)}; type this one.");
+            else if (Unit is { } first && first != unit) left.Add($"“{Short(line)}”: the figures before it are in {WrittenFigure.Name(first)}; type this one.");
             else
             {
                 Unit = unit;
@@ -147,13 +145,6 @@ public sealed partial class ManualExcerpt
             }
         }
     }
-
-    private void Passed(string sentence)
-    {
-        if (!left.Contains(sentence)) left.Add(sentence);
-    }
-
-    private static string WrittenIn(LengthUnit unit) => unit == LengthUnit.Thou ? "thou" : "mm";
 
     /// <summary>Millimetres where a clearance stands in both.</summary>
     private static BookClearance Best(IEnumerable<BookClearance> same)

@@ -55,22 +55,20 @@ internal static class ScrewAdvice
 
     private static Advice Turned(ScrewThread thread, double fromMm, double leaveMm, double aimMm, LengthUnit unit)
     {
-        if (thread.PitchMm is not { } pitch) return WithoutPitch(thread, fromMm, leaveMm, aimMm, unit);
+        var (verb, way) = (leaveMm > fromMm ? "Open it" : "Close it", ScrewTurn.Way(fromMm, leaveMm, thread.ClockwiseCloses) == ScrewDirection.Clockwise ? "clockwise" : "anticlockwise");
+        if (thread.PitchMm is not { } pitch) return WithoutPitch(thread, (verb, way), fromMm, leaveMm, aimMm, unit);
         var turn = ScrewTurn.Between(Clearance.Near(fromMm), Clearance.Near(leaveMm), pitch, thread.ClearancePerTravel, thread.ClockwiseCloses);
-        if (turn.Direction is not { } direction) return new Advice(AdviceAction.Leave, "It stands on the figure.") { Turn = turn };
-        var verb = leaveMm > fromMm ? "Open it" : "Close it";
-        var way = direction == ScrewDirection.Clockwise ? "clockwise" : "anticlockwise";
+        if (turn.Direction is null) return new Advice(AdviceAction.Leave, "It stands on the figure.") { Turn = turn };
         var degrees = $"{Math.Round(turn.Turns.Degrees).ToString(CultureInfo.InvariantCulture)}°";
         var amount = turn.DegreesFirst ? $"{degrees}, {TurnWords.Say(turn.Turns)}" : $"{TurnWords.Say(turn.Turns)}, {degrees}";
         return new Advice(AdviceAction.Turn, $"{verb} {amount}, {way}.{Leaving(leaveMm, aimMm, unit)}") { Turn = turn, LeaveMm = thread.HasLocknut ? leaveMm : null };
     }
 
-    /// <summary>Which way is known, how far is not.</summary>
-    private static Advice WithoutPitch(ScrewThread thread, double fromMm, double leaveMm, double aimMm, LengthUnit unit)
+    /// <summary>Which way is known, how far is not: the pitch, or what the gap gains by it, nobody has looked up.</summary>
+    private static Advice WithoutPitch(ScrewThread thread, (string Verb, string Way) to, double fromMm, double leaveMm, double aimMm, LengthUnit unit)
     {
         if (Math.Abs(leaveMm - fromMm) < 1e-9) return new Advice(AdviceAction.Leave, "It stands on the figure.");
-        var way = leaveMm > fromMm == thread.ClockwiseCloses ? "anticlockwise" : "clockwise";
-        var set = Advice.ByBlade(leaveMm, unit, (leaveMm > fromMm ? "Open it, " : "Close it, ") + way + (thread.HasLocknut ? ", until the blade of {0} drags; lock, measure again." : ", until the blade of {0} drags; measure again."));
+        var set = Advice.ByBlade(leaveMm, unit, $"{to.Verb}, {to.Way}, until the blade of {{0}} drags; {(thread.HasLocknut ? "lock, " : "")}measure again.");
         return set with { Sentence = $"{set.Sentence}{Leaving(leaveMm, aimMm, unit)} The screw's pitch is not known, so no turn is given." };
     }
 

@@ -37,14 +37,16 @@ public sealed record ScrewTurn(Turns Turns, ScrewDirection? Direction, int Sixte
         var turns = Math.Abs(targetMm - measuredMm) / (pitchMm * clearancePerTravel);
         if (!(turns <= Turns.Most)) throw new BadInputException("pitchMm", $"With a pitch of {Require.Text(pitchMm)} mm that would be more than {Turns.Most} turns; check the pitch.");
         if (turns < 1e-9) return new ScrewTurn(default, null, 0, false);
-        var opens = targetMm > measuredMm;
         var sixteenths = Math.Round(turns * 16, MidpointRounding.AwayFromZero);
         // Figures in mm carry a last-bit error of their own; a half sixteenth is a half.
         if (Math.Abs(turns * 16 - Math.Floor(turns * 16) - 0.5) < 1e-9) sixteenths = Math.Floor(turns * 16) + 1;
         return new ScrewTurn(
             Turns.Of(turns),
-            opens == clockwiseCloses ? ScrewDirection.Anticlockwise : ScrewDirection.Clockwise,
+            Way(measuredMm, targetMm, clockwiseCloses),
             (int)Math.Min(sixteenths, int.MaxValue),
             Math.Abs(sixteenths / 16 - turns) > 0.1 * turns + 1e-12);
     }
+
+    /// <summary>Which way leads from one clearance to another; it is known also where the pitch is not.</summary>
+    internal static ScrewDirection Way(double fromMm, double toMm, bool clockwiseCloses) => toMm > fromMm == clockwiseCloses ? ScrewDirection.Anticlockwise : ScrewDirection.Clockwise;
 }

@@ -16,8 +16,7 @@ public static class DemoData
     private const string TimeZone = "Europe/Oslo";
 
     /// <summary>The day in Varnholm at a moment: between its midnight and that of UTC the works are a day ahead.</summary>
-    public static DateOnly DayAt(DateTimeOffset moment) =>
-        DateOnly.FromDateTime(TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone) ? TimeZoneInfo.ConvertTime(moment, zone).DateTime : moment.UtcDateTime);
+    public static DateOnly DayAt(DateTimeOffset moment) => DayInZone.Of(moment, TimeZone);
 
     /// <summary>Writes the demo. <paramref name="engineCount"/> repeats the fleet under numbered names; null for Varnholm itself.</summary>
     /// <returns>True rates put in, mm per 1000 h, by engine name and point label.</returns>

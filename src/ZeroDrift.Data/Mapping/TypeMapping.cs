@@ -29,7 +29,7 @@ public static class TypeMapping
         var own = row.ByKind.Find(k => k.Kind == kind);
         // A turn worked out by a ratio that nobody gave would be a wrong one: then none is given.
         var isTurnKnown = own?.ClearancePerTravel is not null || !row.Assumed.Contains("clearancePerTravel")
-            || (own?.Adjuster ?? HeadLayout.For(kind, row.Facts.Adjuster)) is not (AdjusterKind.ScrewAtPushrod or AdjusterKind.FollowerScrew);
+            || !(own?.Adjuster ?? HeadLayout.For(kind, row.Facts.Adjuster)).ActsThroughRatio();
         return new AdjusterFigures(isTurnKnown ? own?.PitchMm ?? row.Facts.PitchMm : null, own?.ClearancePerTravel ?? row.Facts.ClearancePerTravel, own?.ClockwiseCloses ?? row.Facts.ClockwiseCloses, row.Facts.ShimSizesMm, row.Facts.ShimPerClearance, Turns.Of(row.Facts.TravelTurns), row.Facts.SelfLocking);
     }
 

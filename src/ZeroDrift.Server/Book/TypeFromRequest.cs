@@ -24,11 +24,14 @@ internal static class TypeFromRequest
         var kinds = (request.ByKind ?? []).Select((k, i) => TypeParts.Of(k ?? throw new BadInputException($"byKind[{i}]", "Fill this line, or leave it out."), $"byKind[{i}]")).ToList();
         if (kinds.GroupBy(k => k.Kind).FirstOrDefault(g => g.Count() > 1) is { } twice) throw new BadInputException("byKind", $"The {twice.Key.Word()} points stand twice; give each kind once.");
         var t = request.Timing;
+        var code = preview ? "preview" : string.IsNullOrWhiteSpace(request.Code) ? null : Given.Name(request.Code, "code", "a short code for the type", MostLettersOfACode);
+        var name = preview ? "preview" : Given.Name(request.Name, "name", "a name that says what the engine is", 120);
         var row = new EngineTypeRow
         {
             Id = Given.NewId(request.Id),
-            Code = preview ? "preview" : Code(request),
-            Name = preview ? "preview" : Given.Name(request.Name, "name", "a name that says what the engine is", 120),
+            // Without a code it goes by its name.
+            Code = code ?? (name.Length <= MostLettersOfACode ? name : name[..MostLettersOfACode].TrimEnd()),
+            Name = name,
             Facts = new TypeFacts
             {
                 Cycle = request.Cycle,
@@ -96,14 +99,6 @@ internal static class TypeFromRequest
         return row;
     }
 
-    /// <summary>Its code; without one it goes by its name.</summary>
-    private static string Code(EngineTypeRequest request)
-    {
-        if (!string.IsNullOrWhiteSpace(request.Code)) return Given.Name(request.Code, "code", "a short code for the type", MostLettersOfACode);
-        var name = Given.Name(request.Name, "name", "a name that says what the engine is", 120);
-        return name.Length <= MostLettersOfACode ? name : name[..MostLettersOfACode].TrimEnd();
-    }
-
     /// <summary>What stands in for a figure of the book that was not given.</summary>
     private static IEnumerable<string> Assumed(EngineTypeRequest request, EngineTypeRow row)
     {
@@ -111,7 +106,7 @@ internal static class TypeFromRequest
         if (request.AdjusterAssumed == true) yield return "adjuster";
         if (string.IsNullOrWhiteSpace(request.Rotation)) yield return "rotation";
         if (row.Points.Exists(p => p.Adjuster.TurnsByPitch() && row.Figures(p.Kind).PitchMm is null)) yield return "pitchMm";
-        if (request.ClearancePerTravel is null && row.Points.Exists(p => p.Adjuster is AdjusterKind.ScrewAtPushrod or AdjusterKind.FollowerScrew && row.ByKind.TrueForAll(k => k.Kind != p.Kind || k.ClearancePerTravel is null))) yield return "clearancePerTravel";
+        if (request.ClearancePerTravel is null && row.Points.Exists(p => p.Adjuster.ActsThroughRatio() && row.ByKind.TrueForAll(k => k.Kind != p.Kind || k.ClearancePerTravel is null))) yield return "clearancePerTravel";
     }
 
     /// <summary>A picture by its hash.</summary>

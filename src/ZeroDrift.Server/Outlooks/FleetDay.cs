@@ -30,6 +30,5 @@ internal sealed class FleetDay(TimeProvider clock)
     public static string Known(string zone) =>
         TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _) ? zone : throw new BadInputException("timeZone", $"'{Problem.Short(zone, 40)}' is not a time zone; write one like Europe/Oslo or UTC.");
 
-    private DateOnly In(string zone) =>
-        DateOnly.FromDateTime(TimeZoneInfo.TryFindSystemTimeZoneById(zone, out var found) ? TimeZoneInfo.ConvertTime(clock.GetUtcNow(), found).DateTime : Now);
+    private DateOnly In(string zone) => DayInZone.Of(clock.GetUtcNow(), zone);
 }

@@ -22,9 +22,10 @@ internal static class YearView
         var meters = await data.MetersAsync([.. engines.Select(e => e.Id)], cancelled);
         var began = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Signed && v.StartsClock && v.Date < from).GroupBy(v => v.EngineId).Select(g => new { g.Key, Date = g.Max(v => v.Date) }).ToDictionaryAsync(g => g.Key, g => g.Date, cancelled);
         var took = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Signed && v.Job == JobKind.Overhead && v.WorkedHours != null).GroupBy(v => v.Engine!.EngineTypeId).Select(g => new { g.Key, Hours = g.Average(v => v.WorkedHours!.Value) }).ToDictionaryAsync(g => g.Key, g => g.Hours, cancelled);
-        var outlooks = await data.Outlooks.AsNoTracking().ToDictionaryAsync(o => o.EngineId, o => o.Content, cancelled);
+        var outlooks = (await data.Outlooks.AsNoTracking().Select(o => new { o.EngineId, o.Content }).ToListAsync(cancelled)).ToDictionary(o => o.EngineId, o => OutlookContent.Of(o.Content));
         var changed = await ChangedAsync(data, visits, cancelled);
-        var dates = await data.Visits.AsNoTracking().Where(v => v.State == VisitState.Signed).Select(v => new { v.Id, v.Date }).ToDictionaryAsync(v => v.Id, v => v.Date, cancelled);
+        var changedAfter = outlooks.Values.SelectMany(o => o.Voice.Named.Select(point => o.Point(point).ChangedAfterVisit)).OfType<Guid>().ToList();
+        var dates = await data.Visits.AsNoTracking().Where(v => changedAfter.Contains(v.Id) && v.State == VisitState.Signed).Select(v => new { v.Id, v.Date }).ToDictionaryAsync(v => v.Id, v => v.Date, cancelled);
         var rows = engines.Select(Row).ToList();
         return new YearResponse(
             fleet.Name,
@@ -70,7 +71,7 @@ internal static class YearView
                     cost is null ? 0 : called,
                     cost is null || called == 0 ? null : called * cost),
                 Openings = [.. mine.Select(v => new YearOpening(v.Id, v.Date, v.Job, v.OpenedBy is { } by ? people.GetValueOrDefault(by, "") : "", v.Measured, v.OutAsFound, v.Worst, v.WorstMm, v.WorstState, v.SetCount, v.WorkedHours))],
-                Failing = outlooks.TryGetValue(engine.Id, out var content) ? Failing(OutlookContent.Of(content)) : [],
+                Failing = outlooks.TryGetValue(engine.Id, out var content) ? Failing(content) : [],
                 Parts = parts,
             };
         }
