@@ -69,7 +69,7 @@ internal static class ScrewAdvice
     {
         if (Math.Abs(leaveMm - fromMm) < 1e-9) return new Advice(AdviceAction.Leave, "It stands on the figure.");
         var set = Advice.ByBlade(leaveMm, unit, $"{to.Verb}, {to.Way}, until the blade of {{0}} drags; {(thread.HasLocknut ? "lock, " : "")}measure again.");
-        return set with { Sentence = $"{set.Sentence}{Leaving(leaveMm, aimMm, unit)} The screw's pitch is not known, so no turn is given." };
+        return set with { Sentence = $"{set.Sentence}{Leaving(leaveMm, aimMm, unit)} What one turn changes is not known, so no turn is given." };
     }
 
     private static Advice ByBlade(ScrewThread thread, double leaveMm, double aimMm, LengthUnit unit)

@@ -10,42 +10,36 @@ public static class VisitResult
     {
         if (visit.State != VisitState.Signed) return null;
         var points = visit.Points.Zip(visit.Work, (view, work) => new Point(view, work.Left is { } left ? visit.Judge(left, work)?.State : null)).ToList();
-        return $"{Found(points)} {Left(points)}";
+        return $"{Found(points)} {Left(points)}".TrimEnd();
     }
 
     private static string Found(IReadOnlyList<Point> points)
     {
         var found = points.Where(p => p.View.Found is not null).ToList();
-        var set = points.Count(p => p.View.Outcome is PointOutcome.Set or PointOutcome.ShimFitted);
-        var said = new List<string>
-        {
-            Counted(found.Count(p => p.View.Verdict == VerdictState.Tight), "tight"),
-            Counted(found.Count(p => p.View.Verdict == VerdictState.Loose), "loose"),
-            Counted(found.Count(p => p.View.Verdict == VerdictState.Borderline), "borderline"),
-            Counted(found.Count(p => p.View.Verdict == VerdictState.InWindow), "within limits"),
-            Counted(found.Count(p => p.View.Verdict is null), "not judged"),
-        };
-        said.RemoveAll(s => s.Length == 0);
-        var first = found.Count == 0 ? $"{Points(points.Count)}." : $"{Points(points.Count)}, found: {string.Join(", ", said)}.";
-        var amounts = points.Count(p => p.View.Outcome == PointOutcome.ByTheBook);
-        var work = new List<string> { Counted(set, "set"), Counted(amounts, "set by the manual's amount") };
-        work.RemoveAll(s => s.Length == 0);
-        return work.Count == 0 ? first + " Nothing was set." : $"{first} {string.Join(", ", work)}.";
+        var states = Listed((States(VerdictState.Tight), "tight"), (States(VerdictState.Loose), "loose"), (States(VerdictState.Borderline), "borderline"), (States(VerdictState.InWindow), "within limits"), (States(null), "not judged"));
+        var work = Listed((points.Count(p => p.View.Outcome is PointOutcome.Set or PointOutcome.ShimFitted), "set"), (points.Count(p => p.View.Outcome == PointOutcome.ByTheBook), "set by the manual's amount"));
+        return $"{points.Count} {(points.Count == 1 ? "point" : "points")}{(states.Length == 0 ? "" : $", found: {states}")}. {(work.Length == 0 ? "Nothing was set" : work)}.";
+
+        int States(VerdictState? state) => found.Count(p => p.View.Verdict == state);
     }
 
+    /// <summary>Claims no more than was measured and judged.</summary>
     private static string Left(IReadOnlyList<Point> points)
     {
         var open = points.Where(p => p.StaysOut is not null).Select(p => $"{p.View.Point} {p.StaysOut}").ToList();
         if (open.Count > 0) return $"Not as it should be: {string.Join(", ", open)}.";
-        return points.Any(p => p.View.Demand is null) ? "What the manual gives a figure for is left within limits." : "All are left within limits.";
+        var within = points.Count(p => p.IsWithin);
+        return within == points.Count ? "All are left within limits." : within > 0 ? "What was measured and judged is left within limits." : "";
     }
 
-    private static string Counted(int count, string what) => count == 0 ? "" : $"{count} {what}";
-
-    private static string Points(int count) => count == 1 ? "1 point" : $"{count} points";
+    /// <summary>1 tight, 5 within limits; what there is none of is not said.</summary>
+    private static string Listed(params (int Count, string What)[] parts) => string.Join(", ", parts.Where(p => p.Count > 0).Select(p => $"{p.Count} {p.What}"));
 
     private readonly record struct Point(PointView View, VerdictState? LeftState)
     {
+        /// <summary>What it was left at was measured, or it was left alone as found, and its window holds it.</summary>
+        public bool IsWithin => View.Left is not null && (LeftState ?? View.Verdict) == VerdictState.InWindow;
+
         /// <summary>Why it is not as it should be; null where it is, or where nothing judges it.</summary>
         public string? StaysOut => View.Outcome switch
         {

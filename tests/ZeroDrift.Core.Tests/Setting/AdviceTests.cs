@@ -30,7 +30,7 @@ public class AdviceTests
         var advice = Advice.For(new Adjuster.Screw(ScrewPlace.Valve, null, 1, clockwiseCloses), Gap, Reading.Direct(Mm(found)));
         Assert.Equal(AdviceAction.SetByBlade, advice.Action);
         Assert.StartsWith(sentence, advice.Sentence, StringComparison.Ordinal);
-        Assert.EndsWith("The screw's pitch is not known, so no turn is given.", advice.Sentence, StringComparison.Ordinal);
+        Assert.EndsWith("What one turn changes is not known, so no turn is given.", advice.Sentence, StringComparison.Ordinal);
         Assert.Null(advice.Turn);
     }
 

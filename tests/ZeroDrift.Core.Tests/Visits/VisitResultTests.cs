@@ -1,3 +1,5 @@
+using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 
 namespace ZeroDrift.Core.Tests.Visits;
@@ -30,6 +32,30 @@ public sealed class VisitResultTests
         visit.Tick("tools");
         Assert.Null(visit.Sign().Refusal);
         Assert.Equal("4 points, found: 1 tight, 1 loose, 1 within limits. 1 set. Not as it should be: 2I left tight, 2E not reached.", VisitResult.Of(visit.Visit));
+    }
+
+    [Fact]
+    public void Of_a_spot_check_nothing_is_claimed_that_was_not_measured()
+    {
+        var visit = new VisitScript().Ready(JobKind.SpotCheck);
+        visit.Measured("1I", "0.20");
+        visit.Tick("tools");
+        Assert.Null(visit.Sign().Refusal);
+        Assert.Equal("4 points, found: 1 within limits. Nothing was set. What was measured and judged is left within limits.", VisitResult.Of(visit.Visit));
+    }
+
+    [Fact]
+    public void What_is_set_by_an_amount_and_never_measured_is_not_called_within_limits()
+    {
+        var visit = new VisitScript(VisitScript.Twin(adjuster: AdjusterKind.HydraulicPreload, demand: _ => Demand.Preload.Of(T(0.5), null))).Ready();
+        foreach (var point in visit.Visit.Context.Type.Points)
+        {
+            visit.Start(point.Label);
+            Assert.Null(visit.Say(point.Label, PointOutcome.ByTheBook).Refusal);
+        }
+        visit.Tick("tools");
+        Assert.Null(visit.Sign().Refusal);
+        Assert.Equal("4 points. 4 set by the manual's amount.", VisitResult.Of(visit.Visit));
     }
 
     [Fact]
