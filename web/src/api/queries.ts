@@ -49,7 +49,8 @@ export const queries = {
       queryKey: ['people', 'all'],
       queryFn: () => answer(api.GET('/api/people', { params: { query: { archived: true } } })),
     }),
-  plan: (days: number) =>
+  /** Eight weeks, where nobody asks for another stretch. */
+  plan: (days = 56) =>
     queryOptions({
       queryKey: ['plan', days],
       queryFn: () => answer(api.GET('/api/plan', { params: { query: { days } } })),

@@ -10,10 +10,9 @@ import { foundIn, placesToGo } from './findPlaces'
 /** From anywhere to any engine, place, type, person or page. */
 const shown = defineModel<boolean>({ required: true })
 const router = useRouter()
-const enabled = () => shown.value
-const yard = useQuery(() => ({ ...queries.yard(), enabled: enabled() }))
-const types = useQuery(() => ({ ...queries.types(), enabled: enabled() }))
-const people = useQuery(() => ({ ...queries.people(), enabled: enabled() }))
+const yard = useQuery(() => ({ ...queries.yard(), enabled: shown.value }))
+const types = useQuery(() => ({ ...queries.types(), enabled: shown.value }))
+const people = useQuery(() => ({ ...queries.people(), enabled: shown.value }))
 const words = ref('')
 const at = ref(0)
 const box = useTemplateRef<{ focus: () => void }>('box')

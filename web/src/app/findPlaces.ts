@@ -1,7 +1,8 @@
 import type { RouteLocationRaw } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { machineNames } from '../shared/words/machines'
-import { pages } from '../shared/words/pages'
+import { pages, standsAlone } from '../shared/words/pages'
+import { hasWords } from '../shared/words/search'
 
 /** Somewhere to go: what it is called, what else is said of it, what it is. */
 export interface Place {
@@ -10,9 +11,6 @@ export interface Place {
   also: string
   to: RouteLocationRaw
 }
-
-/** Pages that need something to be about are reached through it. */
-const alone = pages.filter((p) => !['engine', 'visit', 'record', 'slip'].includes(p.routes[0]!))
 
 /** All that can be gone to. */
 export function placesToGo(
@@ -45,20 +43,20 @@ export function placesToGo(
       also: 'how they measure',
       to: { name: 'hand', params: { id: p.id } },
     })),
-    ...alone.map((p) => ({ kind: 'page' as const, name: p.title, also: '', to: { name: p.routes[0]! } })),
+    ...pages
+      .filter(standsAlone)
+      .map((p) => ({ kind: 'page' as const, name: p.title, also: '', to: { name: p.routes[0]! } })),
   ]
 }
 
 const most = 30
 
-/** Those in which every word stands, such as begin with the first one before the rest. */
-export function foundIn(all: Place[], words: string): Place[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean)
-  if (!wanted.length) return all.filter((p) => p.kind === 'page')
-  const found = all.filter((p) => {
-    const said = `${p.name} ${p.also}`.toLowerCase()
-    return wanted.every((word) => said.includes(word))
-  })
-  const begins = (p: Place) => (p.name.toLowerCase().startsWith(wanted[0]!) ? 0 : 1)
+/** Those in which every word stands, those that begin with the first of them before the rest; the pages before anything is typed. */
+export function foundIn(all: Place[], typed: string): Place[] {
+  const wanted = typed.trim().toLowerCase()
+  if (!wanted) return all.filter((p) => p.kind === 'page')
+  const found = all.filter(hasWords(typed, (p) => `${p.name} ${p.also}`))
+  const first = wanted.split(/\s/)[0]!
+  const begins = (p: Place) => (p.name.toLowerCase().startsWith(first) ? 0 : 1)
   return found.sort((a, b) => begins(a) - begins(b)).slice(0, most)
 }

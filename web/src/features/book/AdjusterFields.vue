@@ -20,7 +20,7 @@ const hasInjector = computed(() => /j/i.test(form.value.layout))
 </script>
 
 <template>
-  <div class="grid">
+  <div class="three-columns">
     <Field
       v-slot="{ bind }"
       name="letters"
@@ -160,23 +160,3 @@ const hasInjector = computed(() => /j/i.test(form.value.layout))
     <BFormCheckbox v-model="form.runningMethod" class="mb-3">Its book sets it with the engine running</BFormCheckbox>
   </template>
 </template>
-
-<style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 0 0.9rem;
-  align-items: start;
-}
-.wide {
-  grid-column: span 2;
-}
-@media (max-width: 600px) {
-  .grid {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .wide {
-    grid-column: auto;
-  }
-}
-</style>

@@ -20,7 +20,7 @@ defineProps<{ points?: number }>()
     <AdjusterFields v-model="form" />
   </FormFold>
   <FormFold title="Timing and positions" says="two-stroke, uneven firing, valve timing">
-    <div class="grid">
+    <div class="three-columns">
       <Field v-slot="{ bind }" name="cycle" label="Cycle">
         <BFormSelect v-bind="bind" v-model="form.cycle">
           <option value="fourStroke">four-stroke</option>
@@ -53,7 +53,7 @@ defineProps<{ points?: number }>()
     <SchoolFields v-model="form.schools" :points="points" />
   </FormFold>
   <FormFold title="How often, and how it is barred" says="months, first check, job hours, barring tool">
-    <div class="grid">
+    <div class="three-columns">
       <Field v-slot="{ bind }" name="bookMonths" label="or every"
         ><NumberField v-bind="bind" v-model="form.bookMonths" unit="months"
       /></Field>
@@ -75,7 +75,7 @@ defineProps<{ points?: number }>()
     </div>
   </FormFold>
   <FormFold title="What it is filed as" says="a code of its own, the revision">
-    <div class="grid">
+    <div class="three-columns">
       <Field v-slot="{ bind }" name="code" label="Code" hint="Empty: it goes by what it is.">
         <BFormInput v-bind="bind" v-model="form.code" />
       </Field>
@@ -88,17 +88,3 @@ defineProps<{ points?: number }>()
     </div>
   </FormFold>
 </template>
-
-<style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 0 0.9rem;
-  align-items: start;
-}
-@media (max-width: 600px) {
-  .grid {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

@@ -21,7 +21,7 @@ watch(
 </script>
 
 <template>
-  <div class="grid">
+  <div class="three-columns">
     <Field v-slot="{ bind }" class="wide" name="name" label="What it is">
       <BFormInput v-bind="bind" v-model="form.name" autofocus placeholder="Lorry, straight six" />
     </Field>
@@ -74,26 +74,3 @@ watch(
     </BFormSelect>
   </Field>
 </template>
-
-<style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 0 0.9rem;
-  align-items: start;
-}
-.wide {
-  grid-column: span 2;
-}
-.whole {
-  grid-column: 1 / -1;
-}
-@media (max-width: 600px) {
-  .grid {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .wide {
-    grid-column: auto;
-  }
-}
-</style>

@@ -18,7 +18,7 @@ const options = (names: Record<string, string>) => Object.entries(names).map(([v
 </script>
 
 <template>
-  <div class="grid">
+  <div class="three-columns">
     <Field v-slot="{ bind }" name="method" label="Finds the position by">
       <BFormSelect v-bind="bind" v-model="form.method" :options="options(methodNames)" />
     </Field>
@@ -106,27 +106,7 @@ const options = (names: Record<string, string>) => Object.entries(names).map(([v
 </template>
 
 <style scoped>
-.grid {
-  display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 0 0.9rem;
-  align-items: start;
-}
-.wide {
-  grid-column: span 2;
-}
-.whole {
-  grid-column: 1 / -1;
-}
 .ticks {
   padding-top: 1.6rem;
-}
-@media (max-width: 600px) {
-  .grid {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .wide {
-    grid-column: auto;
-  }
 }
 </style>

@@ -140,6 +140,7 @@ describe('a new engine type', () => {
       layout: 'E I',
       adjuster: 'screwAtPushrod',
       pitchMm: 1,
+      assumed: [] as string[],
       clearancePerTravel: 1.4,
       clockwiseCloses: true,
       method: 'twoStop',
@@ -175,6 +176,7 @@ describe('a new engine type', () => {
       schools: { order: 'oneBlade' },
     })
     expect(typeRequest(copy)).toMatchObject({ steps: [{ text: 'Fan off.' }], fasteners: [{ torqueNm: 22 }] })
+    expect(copyOf({ ...other, assumed: ['clearancePerTravel'] }).ratio).toBe('')
     expect(copy.spec.source).toBe('')
     expect(copy.id).not.toBe(copyOf(other).id)
   })

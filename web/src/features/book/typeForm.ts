@@ -122,7 +122,8 @@ export function copyOf(type: Schemas['EngineTypeResponse']): TypeForm {
     stroke: shown(type.strokeMm),
     rod: shown(type.rodMm),
     pitch: shown(type.pitchMm),
-    ratio: shown(type.clearancePerTravel),
+    // What only stands in for it is not the book’s in the copy either.
+    ratio: type.assumed.includes('clearancePerTravel') ? '' : shown(type.clearancePerTravel),
     opensClockwise: !type.clockwiseCloses,
     schools: schoolsOf(type),
     runs: runs.includes(type.rotation) ? type.rotation : 'unknown',

@@ -2,14 +2,12 @@
 import { computed, ref } from 'vue'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { glossary } from '../../shared/words/glossary'
-import { pages } from '../../shared/words/pages'
+import { pages, standsAlone } from '../../shared/words/pages'
 
 const find = ref('')
 const has = (text: string) => text.toLowerCase().includes(find.value.trim().toLowerCase())
 const words = computed(() => glossary.filter((g) => has(`${g.term} ${g.means}`)))
 const places = computed(() => pages.filter((p) => has(`${p.title} ${p.lines.join(' ')}`)))
-/** A page that needs an engine or a visit to be about has no link of its own. */
-const alone = (name: string) => !['engine', 'visit', 'record', 'slip'].includes(name)
 </script>
 
 <template>
@@ -47,7 +45,7 @@ const alone = (name: string) => !['engine', 'visit', 'record', 'slip'].includes(
               <strong>{{ p.title }}</strong>
             </summary>
             <p v-for="line in p.lines" :key="line" class="mb-1">{{ line }}</p>
-            <RouterLink v-if="alone(p.routes[0]!)" :to="{ name: p.routes[0]! }">Go there</RouterLink>
+            <RouterLink v-if="standsAlone(p)" :to="{ name: p.routes[0]! }">Go there</RouterLink>
           </details>
           <p v-if="places.length === 0" class="mb-0">No page says that.</p>
         </section>

@@ -34,7 +34,7 @@ const hotOnly = computed(() => inForce.value.length > 0 && inForce.value.every((
 /** What stands in the book for points that are set by an amount. */
 const amountOf = (kind: string) =>
   inForce.value.flatMap((r) => r.figures).find((f) => f.kind === kind)?.written ?? 'by the manual'
-const plan = useQuery(() => queries.plan(56))
+const plan = useQuery(() => queries.plan())
 const at = computed(() => plan.data.value?.placements.find((p) => p.jobId === props.id))
 const who = computed(() =>
   [at.value?.personId, at.value?.mateId]

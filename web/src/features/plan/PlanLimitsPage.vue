@@ -20,7 +20,7 @@ import RoadForm from './RoadForm.vue'
 import ToolForm from './ToolForm.vue'
 
 /** Limits of the plan: who works when and on what, who and what is away, groups, tools, roads. */
-const asked = useQuery(() => queries.plan(56))
+const asked = useQuery(() => queries.plan())
 const plan = computed(() => asked.data.value)
 const people = useQuery(() => queries.people())
 const machines = useQuery(() => queries.machines())

@@ -1,17 +1,23 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { useElementVisibility } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
 import { queries } from '../../api/queries'
+import { useEver } from '../../shared/loaded/useEver'
 import { weekOf } from './weekOf'
 
 /** Who does what this week: what a lead hand says at the morning's table. */
-const plan = useQuery(() => queries.plan(7))
+const box = useTemplateRef<HTMLElement>('box')
+const inSight = useElementVisibility(box)
+// A plan is much to ask for on every look at the yard: it comes when somebody looks this far down.
+const asked = useEver(() => inSight.value)
+const plan = useQuery(() => ({ ...queries.plan(7), enabled: asked.value }))
 const week = computed(() => (plan.data.value ? weekOf(plan.data.value) : []))
 </script>
 
 <template>
-  <section v-if="week.length" aria-label="This week">
-    <h2 class="mt-3 mb-2">This week</h2>
+  <section ref="box" aria-label="This week">
+    <h2 v-if="week.length" class="mt-3 mb-2">This week</h2>
     <div class="people">
       <div v-for="person in week" :key="person.id" class="plate p-2">
         <p class="mb-1">

@@ -4,6 +4,7 @@ import { useAddressed } from '../../shared/address/useAddressed'
 import type { Figures } from '../../shared/figures/useFigures'
 import { decision } from '../../shared/words/due'
 import { machineNames } from '../../shared/words/machines'
+import { hasWords } from '../../shared/words/search'
 
 type Row = Schemas['DueRow']
 
@@ -31,17 +32,16 @@ export function useYardList(rows: () => Row[], figures: Figures, soonUntil: () =
   const dueBy = computed(() => (until.value === 'soon' ? soonUntil() : until.value) || '')
   const sites = computed(() => [...new Set(rows().map((r) => r.site))].sort(text))
   const found = computed(() => {
-    const words = find.value.toLowerCase().split(/\s+/).filter(Boolean)
+    const fits = hasWords<Row>(find.value, (row) => {
+      const said = decision(row, figures)
+      return `${row.name} ${row.site} ${machineNames[row.machine]} ${row.typeCode} ${said.main} ${said.below}`
+    })
     return rows().filter((row) => {
       if (machine.value && row.machine !== machine.value) return false
       if (site.value && row.site !== site.value) return false
       if (dueBy.value && !(row.findings.length > 0 || (row.decides.date && row.decides.date <= dueBy.value)))
         return false
-      if (words.length === 0) return true
-      const said = decision(row, figures)
-      const all =
-        `${row.name} ${row.site} ${machineNames[row.machine]} ${row.typeCode} ${said.main} ${said.below}`.toLowerCase()
-      return words.every((word) => all.includes(word))
+      return fits(row)
     })
   })
   const orders: Record<Exclude<Sort, 'urgency'>, (a: Row, b: Row) => number> = {

@@ -171,5 +171,10 @@ export const pages: PageHelp[] = [
   },
 ]
 
+const aboutSomething = ['engine', 'visit', 'record', 'slip']
+
+/** Whether a page can be gone to by itself; one that is about an engine or a visit is reached through it. */
+export const standsAlone = (page: PageHelp) => !aboutSomething.includes(page.routes[0]!)
+
 /** The lines of a route; none where a page has none of its own. */
 export const pageOf = (route: string) => pages.find((p) => p.routes.includes(route))
