@@ -60,7 +60,7 @@ public sealed class Screen : IDisposable
             catch (ElementClickInterceptedException)
             {
                 // Behind a dialog: the next one is in front. Below the hand: as whoever scrolls it up meets it, the next time round.
-                Driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'center' })", candidate);
+                ScrollTo(candidate);
             }
         }
         throw new NoSuchElementException(text);
@@ -89,7 +89,7 @@ public sealed class Screen : IDisposable
         {
             var open = Unticked();
             if (open is null) return true;
-            Driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'nearest' })", open);
+            ScrollTo(open);
             open.Click();
             ticks++;
             // On a busy machine the tick shows late: a second tap meanwhile would be one that nobody makes, and be counted.
@@ -98,6 +98,9 @@ public sealed class Screen : IDisposable
         });
         return ticks;
     }
+
+    /// <summary>Above the hand, which may cover what stands low, as whoever sees a part of it scrolls it there.</summary>
+    public void ScrollTo(IWebElement element) => Driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'center' })", element);
 
     private IWebElement? Unticked() => Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault(e => e.Displayed);
 

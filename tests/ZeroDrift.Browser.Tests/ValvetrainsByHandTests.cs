@@ -345,7 +345,7 @@ public sealed class ValvetrainsByHandTests : IDisposable
     private void TickAtPoint()
     {
         var tick = screen.Driver.FindElement(By.CssSelector("[aria-label='At this point'] [role=checkbox]"));
-        screen.Driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'nearest' })", tick);
+        screen.ScrollTo(tick);
         tick.Click();
     }
 
