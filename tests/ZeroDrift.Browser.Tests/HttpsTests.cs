@@ -8,7 +8,7 @@ public sealed class HttpsTests : IDisposable
     private readonly Screen screen;
 
     // The names of this test lead to this machine; the root is not installed here, which a test of the server holds to openssl.
-    public HttpsTests() => screen = new Screen(server, 1280, 800, null, false, "--host-resolver-rules=MAP depot.test 127.0.0.1", "--ignore-certificate-errors");
+    public HttpsTests() => screen = new Screen(server, 1280, 800, null, false, true, "--host-resolver-rules=MAP depot.test 127.0.0.1", "--ignore-certificate-errors");
 
     [Fact]
     public void A_plain_page_from_elsewhere_says_that_nothing_can_be_taken_along_and_how_it_can()

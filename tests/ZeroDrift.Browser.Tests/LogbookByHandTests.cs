@@ -65,9 +65,8 @@ public sealed class LogbookByHandTests : IDisposable
 
         // From anywhere to any engine, type, person or page.
         screen.Wait(10, "the help to close", () => screen.Driver.FindElements(By.CssSelector(".modal.show")).Count == 0);
-        screen.Driver.FindElement(By.TagName("body")).SendKeys("/");
-        screen.See("Find");
-        screen.Keys("lorry 6");
+        // Typed straight on, before the field is there.
+        screen.Driver.FindElement(By.TagName("body")).SendKeys("/lorry 6");
         screen.Wait(10, "Lorry 6 to be found", () => screen.Driver.FindElements(By.CssSelector("[role=option]")).Any(o => o.Text.Contains("Lorry 6", StringComparison.Ordinal)));
         screen.Keys(Keys.Enter);
         screen.Wait(10, "Lorry 6", () => screen.Driver.FindElement(By.TagName("h1")).Text.Contains("Lorry 6", StringComparison.Ordinal));

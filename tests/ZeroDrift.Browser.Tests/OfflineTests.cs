@@ -15,7 +15,7 @@ public sealed class OfflineTests : IDisposable
     public OfflineTests()
     {
         fleet = new TwinFleet(server).AddAsync().GetAwaiter().GetResult();
-        screen = Opened(new Screen(server));
+        screen = Opened(new Screen(server, staysHere: true));
     }
 
     [Fact]
@@ -108,7 +108,7 @@ public sealed class OfflineTests : IDisposable
         screen.TickAll("Open up");
         screen.Press("1 is on compression: measure");
         screen.See("1 intake");
-        var other = Opened(new Screen(server));
+        var other = Opened(new Screen(server, staysHere: true));
         other.Open(new Uri(screen.Driver.Url).AbsolutePath);
         other.See("1 intake");
         other.Driver.FindElement(By.CssSelector(".who select")).SendKeys("Olav");

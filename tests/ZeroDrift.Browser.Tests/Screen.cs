@@ -8,11 +8,13 @@ public sealed class Screen : IDisposable
 {
     private readonly string profile;
     private readonly RunningServer server;
+    private readonly bool staysHere;
     private bool killed;
 
-    public Screen(RunningServer server, int width = 1280, int height = 800, string? profile = null, bool keepsItself = false, params string[] flags)
+    public Screen(RunningServer server, int width = 1280, int height = 800, string? profile = null, bool keepsItself = false, bool staysHere = false, params string[] flags)
     {
         this.server = server;
+        this.staysHere = staysHere;
         this.profile = profile ?? Directory.CreateTempSubdirectory("zero-drift-browser-").FullName;
         profile = this.profile;
         var options = new ChromeOptions { BinaryLocation = OnPath("chromium") };
@@ -21,8 +23,13 @@ public sealed class Screen : IDisposable
         var service = ChromeDriverService.CreateDefaultService(Path.GetDirectoryName(OnPath("chromedriver")), "chromedriver");
         service.SuppressInitialDiagnosticInformation = true;
         Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(60));
+        Driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromSeconds(30);
+        // To keep the application on this device takes a few seconds of a machine, for each test anew.
+        if (!staysHere) BeforeEveryPage("if (navigator.serviceWorker) navigator.serviceWorker.register = () => Promise.reject(new Error('not in this test'))");
         // Most tests look at a verdict longer than the moment after which it keeps itself.
-        if (!keepsItself) Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new Dictionary<string, object?> { ["source"] = "try { localStorage.setItem('zd-keeps-itself', 'false') } catch {}" });
+        if (!keepsItself) BeforeEveryPage("try { localStorage.setItem('zd-keeps-itself', 'false') } catch {}");
+
+        void BeforeEveryPage(string script) => Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new Dictionary<string, object?> { ["source"] = script });
     }
 
     public ChromeDriver Driver { get; }
@@ -33,11 +40,22 @@ public sealed class Screen : IDisposable
     public void Width(int width, int height = 800) =>
         Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = false });
 
-    /// <summary>Waits until the page says this.</summary>
     /// <summary>What a slow machine may take, s: a wait costs nothing where the page is quicker.</summary>
     private const int Patience = 45;
 
-    public void See(string text, int seconds = 15) => Wait(seconds, $"the page to say '{text}'", () => Text.Contains(text, StringComparison.Ordinal));
+    /// <summary>Waits until the page says this; the page itself looks whenever it has changed.</summary>
+    public void See(string text, int seconds = 15) => Wait(seconds, $"the page to say '{text}'", () => (bool)Driver.ExecuteAsyncScript(
+        """
+        const [words, done] = arguments
+        const says = () => (document.body?.innerText ?? '').replace(/[ \t\u00a0]+/g, ' ').includes(words)
+        if (says()) return done(true)
+        let due = 0
+        const look = () => { due = 0; if (says()) end(true) }
+        const watch = new MutationObserver(() => { due ||= setTimeout(look, 40) })
+        watch.observe(document, { subtree: true, childList: true, characterData: true, attributes: true })
+        const late = setTimeout(() => end(says()), 2000)
+        function end(seen) { watch.disconnect(); clearTimeout(late); clearTimeout(due); done(seen) }
+        """, text)!);
 
     /// <summary>Waits until the page no longer says this.</summary>
     public void SeeNo(string text) => Wait(15, $"'{text}' to be gone", () => !Text.Contains(text, StringComparison.Ordinal));
@@ -48,9 +66,12 @@ public sealed class Screen : IDisposable
     /// <summary>Presses the button, link or tick that says this; one that says exactly this before one that says more.</summary>
     public void Press(string text) => Do($"press '{text}'", () =>
     {
-        var exactly = Driver.FindElements(By.XPath($"(//button | //a | //summary)[normalize-space(.) = {Quote(text)}]"));
-        var among = Driver.FindElements(By.XPath($"(//button | //a | //summary)[contains(normalize-space(.), {Quote(text)})]"));
-        foreach (var candidate in exactly.Concat(among).Where(e => e.Displayed && e.Enabled))
+        foreach (var candidate in Seen("""
+            const [words] = arguments
+            const text = (e) => e.textContent.replace(/\s+/g, ' ').trim()
+            const says = [...document.querySelectorAll('button, a, summary')].filter((e) => text(e).includes(words))
+            return [...says.filter((e) => text(e) === words), ...says.filter((e) => text(e) !== words)].filter(seen)
+            """, text))
         {
             try
             {
@@ -102,7 +123,7 @@ public sealed class Screen : IDisposable
     /// <summary>Above the hand, which may cover what stands low, as whoever sees a part of it scrolls it there.</summary>
     public void ScrollTo(IWebElement element) => Driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'center' })", element);
 
-    private IWebElement? Unticked() => Driver.FindElements(By.CssSelector("[role=checkbox][aria-checked=false]")).FirstOrDefault(e => e.Displayed);
+    private IWebElement? Unticked() => Seen("return [...document.querySelectorAll('[role=checkbox][aria-checked=false]')].filter(seen)").FirstOrDefault();
 
     /// <summary>One point as found: the blade that drags, and keep it.</summary>
     public void Measure(string intake, string exhaust)
@@ -195,7 +216,7 @@ public sealed class Screen : IDisposable
         using (var kill = System.Diagnostics.Process.Start("pkill", ["-9", "-f", $"user-data-dir={profile}"])) kill.WaitForExit();
         Driver.Dispose();
         foreach (var held in Directory.GetFiles(profile, "Singleton*")) File.Delete(held);
-        return new Screen(server, profile: profile);
+        return new Screen(server, profile: profile, staysHere: staysHere);
     }
 
     /// <summary>How many sheets of A4 this page prints on.</summary>
@@ -234,8 +255,14 @@ public sealed class Screen : IDisposable
         }
     });
 
-    private IWebElement Visible(string xpath) => Driver.FindElements(By.XPath(xpath)).FirstOrDefault(e => e.Displayed && e.Enabled)
-        ?? throw new NoSuchElementException(xpath);
+    private IWebElement Visible(string xpath) => Seen("""
+        const found = document.evaluate(arguments[0], document, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE)
+        return Array.from({ length: found.snapshotLength }, (_, i) => found.snapshotItem(i)).filter(seen)
+        """, xpath).FirstOrDefault() ?? throw new NoSuchElementException(xpath);
+
+    /// <summary>What a script finds; in it <c>seen</c> says whether an element is drawn and can be used. One question to the browser, where an element asked for this and that takes four.</summary>
+    private IEnumerable<IWebElement> Seen(string script, params object[] arguments) =>
+        ((IEnumerable<object>)Driver.ExecuteScript($"const seen = (e) => e.checkVisibility({{ visibilityProperty: true, opacityProperty: true }}) && e.getClientRects().length > 0 && !e.disabled\n{script}", arguments)!).Cast<IWebElement>();
 
     private static string Quote(string text) => text.Contains('\'', StringComparison.Ordinal) ? $"\"{text}\"" : $"'{text}'";
 

@@ -12,7 +12,7 @@ public sealed class UpdateTests : IDisposable
     {
         Copy(new DirectoryInfo(Path.Combine(RunningServer.Root, "web/dist")), web);
         server = new RunningServer(demo: true, "--web", web);
-        screen = new Screen(server);
+        screen = new Screen(server, staysHere: true);
     }
 
     [Fact]

@@ -28,6 +28,9 @@ public sealed record SheetShimRecord
     /// <summary>The one fitted is there to give a gap to measure; the right one is worked out from it.</summary>
     public bool IsTrial { get; init; }
 
+    /// <summary>Closed up: what may be fitted to get a gap, the first to try first; empty elsewhere.</summary>
+    public required IReadOnlyList<double> TrialsMm { get; init; }
+
     /// <summary>The gap that the shim there now should give.</summary>
     public double? ExpectedMm { get; init; }
 

@@ -2256,6 +2256,12 @@ export interface components {
             gapFromMm?: null | number;
             /** Format: double */
             gapToMm?: null | number;
+            /**
+             * Format: double
+             * @description The one figure it is drawn and counted at: the middle where it lies between two; null where only one end is known.
+             */
+            gapMm?: null | number;
+            state?: null | components["schemas"]["VerdictState"];
             /** Format: double */
             fittedMm?: null | number;
             knownBy?: null | components["schemas"]["ShimKnownBy"];
@@ -7331,6 +7337,8 @@ export interface components {
             planned?: null | components["schemas"]["PlannedShimRecord"];
             /** @description The one fitted is there to give a gap to measure; the right one is worked out from it. */
             isTrial?: boolean;
+            /** @description Closed up: what may be fitted to get a gap, the first to try first; empty elsewhere. */
+            trialsMm: number[];
             /**
              * Format: double
              * @description The gap that the shim there now should give.

@@ -4,6 +4,7 @@ import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, watchEffect } fr
 import { useRoute, useRouter } from 'vue-router'
 import { usePreferences } from '../shared/preferences'
 import { isTyping } from '../shared/keys/keys'
+import { useTypedAhead } from '../shared/keys/useTypedAhead'
 import { useEver } from '../shared/loaded/useEver'
 import Places from './Places.vue'
 import ShownAs from './ShownAs.vue'
@@ -18,6 +19,8 @@ const preferences = usePreferences()
 watchEffect(() => document.documentElement.setAttribute('data-bs-theme', preferences.theme))
 const help = ref(false)
 const finding = ref(false)
+const sought = ref('')
+useTypedAhead(() => finding.value, sought)
 // Dialogs come when one is asked for.
 const PageHelpDialog = defineAsyncComponent(() => import('./PageHelpDialog.vue'))
 const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
@@ -28,8 +31,12 @@ function listen(event: KeyboardEvent) {
   if (event.key === '?') help.value = !help.value
   if (event.key === '/' && !document.querySelector('.modal.show')) {
     event.preventDefault()
-    finding.value = true
+    find()
   }
+}
+function find() {
+  sought.value = ''
+  finding.value = true
 }
 let stop: (() => void)[] = []
 onMounted(() => {
@@ -75,7 +82,7 @@ const wentOnce = useEver(() => going.value)
     </button>
     <Places class="along" />
     <div class="settings">
-      <button type="button" class="finds" aria-keyshortcuts="/" @click="finding = true">
+      <button type="button" class="finds" aria-keyshortcuts="/" @click="find">
         Find <kbd aria-hidden="true">/</kbd>
       </button>
       <ShownAs class="seldom" />
@@ -90,7 +97,7 @@ const wentOnce = useEver(() => going.value)
   </div>
   <PlacesDrawer v-if="wentOnce" v-model="going" />
   <PageHelpDialog v-if="askedForHelp" v-model="help" />
-  <FindDialog v-if="soughtOnce" v-model="finding" />
+  <FindDialog v-if="soughtOnce" v-model="finding" v-model:words="sought" />
   <Toasts />
 </template>
 

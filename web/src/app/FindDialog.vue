@@ -13,13 +13,12 @@ const router = useRouter()
 const yard = useQuery(() => ({ ...queries.yard(), enabled: shown.value }))
 const types = useQuery(() => ({ ...queries.types(), enabled: shown.value }))
 const people = useQuery(() => ({ ...queries.people(), enabled: shown.value }))
-const words = ref('')
+const words = defineModel<string>('words', { required: true })
 const at = ref(0)
 const box = useTemplateRef<{ focus: () => void }>('box')
 const all = computed(() => placesToGo(yard.data.value?.engines ?? [], types.data.value ?? [], people.data.value ?? []))
 const found = computed(() => foundIn(all.value, words.value))
 watch(found, () => (at.value = 0))
-watch(shown, (open) => open && (words.value = ''))
 
 function go(index: number) {
   const place = found.value[index]

@@ -100,7 +100,7 @@ export const router = createRouter({
     {
       path: '/engines/:engineId/open',
       name: 'open',
-      component: () => import('../features/visit/OpenPage.vue'),
+      component: () => import('../features/visit/open/OpenPage.vue'),
       props: true,
       meta: { title: 'Open an engine' },
     },

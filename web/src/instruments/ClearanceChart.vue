@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useId, useTemplateRef } from 'vue'
 import { hours } from '../shared/figures/hours'
+import ClearanceMark from './ClearanceMark.vue'
 import type { SeriesMark } from './clearanceSeries'
 import { useClearanceDrawing, type ClearanceProps } from './useClearanceDrawing'
 
@@ -84,33 +85,16 @@ const tickText = (t: number | Date) => {
           {{ unit === 'mm' ? t.toFixed(2) : Number(t.toFixed(1)) }}
         </text>
       </g>
-      <g
+      <ClearanceMark
         v-for="m in marks"
         :key="m.key"
-        :tabindex="compact ? undefined : 0"
-        role="img"
-        :aria-label="m.says"
-        :class="[m.side ? `is-${m.side}` : '']"
-        class="mark"
+        :mark="m"
+        :at="at"
+        :compact="compact"
         @mouseenter="told = m.says"
         @focus="tell(m)"
         @click.stop="tell(m)"
-      >
-        <title>{{ m.says }}</title>
-        <template v-if="m.low !== undefined || m.high !== undefined">
-          <line :x1="m.x" :x2="m.x" :y1="at(m.low ?? m.high! - 0.03)" :y2="at(m.high ?? m.low! + 0.03)" class="bar" />
-          <line v-if="m.low != null" :x1="m.x - 4" :x2="m.x + 4" :y1="at(m.low)" :y2="at(m.low)" class="bar" />
-          <line v-if="m.high != null" :x1="m.x - 4" :x2="m.x + 4" :y1="at(m.high)" :y2="at(m.high)" class="bar" />
-        </template>
-        <circle
-          v-else
-          :cx="m.x"
-          :cy="m.y"
-          :r="compact ? 4 : 5"
-          :class="[m.isRing ? 'ring' : 'dot', { out: m.excluded }]"
-        />
-        <circle v-if="!compact" :cx="m.x" :cy="m.y" r="12" class="reach" />
-      </g>
+      />
       <line
         v-if="!compact && stretch"
         :x1="x.range()[0]"
@@ -193,35 +177,6 @@ svg {
 }
 .axis .name {
   font-family: var(--sans);
-}
-.mark {
-  color: var(--ink);
-}
-.mark.is-tight {
-  color: var(--tight);
-}
-.mark.is-loose {
-  color: var(--loose);
-}
-.ring {
-  fill: var(--plate);
-  stroke: currentcolor;
-  stroke-width: 2;
-}
-.dot {
-  fill: currentcolor;
-  stroke: var(--plate);
-  stroke-width: 1;
-}
-.bar {
-  stroke: currentcolor;
-  stroke-width: 2;
-}
-.reach {
-  fill: transparent;
-}
-.out {
-  stroke-dasharray: 3 2;
 }
 .told {
   color: var(--ink-soft);

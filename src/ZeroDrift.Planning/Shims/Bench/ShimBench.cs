@@ -59,9 +59,8 @@ public sealed record ShimBench(IReadOnlyList<BenchRow> Rows, ShimAllocation? All
         }
     }
 
-    /// <summary>Thin enough that the figure aimed at is left where there is no gap now; the thickest of those.</summary>
     private static double? Thinner(BenchPoint point, IReadOnlyList<double> sizes) => point.FittedMm is not { } fitted ? null
-        : sizes.Where(mm => mm <= fitted - point.Adjuster.ShimPerClearance * point.TargetMm + 1e-9).Select(mm => (double?)mm).Max();
+        : TrialShims.From(fitted, point.TargetMm, point.Adjuster.ShimPerClearance, sizes).Select(mm => (double?)mm).FirstOrDefault();
 
     private static string Missing(BenchPoint point, LengthUnit unit) => point.Standing switch
     {

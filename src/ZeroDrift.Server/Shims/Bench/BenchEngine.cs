@@ -80,12 +80,22 @@ internal sealed class BenchEngine
         return new KnownShim(last.Shim.ShimMm!.Value, last.Shim.KnownBy ?? ShimKnownBy.Printed, last.Shim.Mark, last.Date);
     }
 
-    /// <summary>The gap with the shim that is there; none where the point was cut, or another shim went in, after it was measured.</summary>
-    private Reading? Gap(PointWork work)
+    /// <summary>How the point was found, as the visit itself judges it; null where nothing is measured or nothing is asked.</summary>
+    public VerdictState? State(PointWork work)
     {
-        var figure = work.GapWithShim;
-        if (figure is null) return work.Fitted is null ? work.FoundBefore?.Value : null;
+        if (IsEarlier(work)) return Visit.DemandOf(work) is Demand.Gap gap && Gap(work) is { } before && before != Reading.Nothing ? Judgement.Of(before, [], gap).State : null;
+        return Visit.Judge(Measured(work), work)?.State;
+    }
+
+    /// <summary>The gap with the shim that is there; none where the point was cut, or another shim went in, after it was measured.</summary>
+    private Reading? Gap(PointWork work) => IsEarlier(work) ? work.FoundBefore?.Value : Measured(work)?.ValueOrNothing();
+
+    /// <summary>It was measured at the visit this one goes on with, and nothing was changed since.</summary>
+    private static bool IsEarlier(PointWork work) => work.GapWithShim is null && work.Fitted is null;
+
+    private ReadingWork? Measured(PointWork work)
+    {
         var since = Visit.Parts.Where(p => p.Concerns(work.Point.Label, work.Point.Cylinder)).Max(p => p.Sequence);
-        return since > figure.Kept?.Sequence ? null : figure.ValueOrNothing();
+        return since > work.GapWithShim?.Kept?.Sequence ? null : work.GapWithShim;
     }
 }

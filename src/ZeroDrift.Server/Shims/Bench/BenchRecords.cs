@@ -1,5 +1,6 @@
 using ZeroDrift.Contract.Calls;
 using ZeroDrift.Core.Engines;
+using ZeroDrift.Core.Judging;
 using ZeroDrift.Core.Visits;
 using ZeroDrift.Planning.Shims;
 using ZeroDrift.Planning.Shims.Bench;
@@ -66,6 +67,12 @@ public sealed record BenchPointResponse
     /// <summary>The gap found: a figure twice, or the ends of what it lies between; one of them null where only one is known.</summary>
     public double? GapFromMm { get; init; }
     public double? GapToMm { get; init; }
+
+    /// <summary>The one figure it is drawn and counted at: the middle where it lies between two; null where only one end is known.</summary>
+    public double? GapMm { get; init; }
+
+    /// <summary>How it was found, as its visit judges it; null where nothing is measured or nothing is asked.</summary>
+    public VerdictState? State { get; init; }
     public double? FittedMm { get; init; }
     public ShimKnownBy? KnownBy { get; init; }
 

@@ -199,6 +199,8 @@ internal sealed class BenchView
             TargetMm = point.Demand is null ? null : point.TargetMm,
             GapFromMm = from,
             GapToMm = to,
+            GapMm = point.Gap?.MiddleMm?.Millimetres,
+            State = engine.State(work),
             FittedMm = point.FittedMm,
             KnownBy = known?.How,
             Mark = known?.Mark,

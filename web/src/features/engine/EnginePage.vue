@@ -10,13 +10,10 @@ import { useTitle } from '../../shared/address/useTitle'
 import TypeFacts from '../../shared/facts/TypeFacts.vue'
 import WhatWaits from '../../shared/facts/WhatWaits.vue'
 import LookAgain from '../../shared/engines/LookAgain.vue'
-import { hours } from '../../shared/figures/hours'
 import { isTyping, useKeys } from '../../shared/keys/keys'
 import Loaded from '../../shared/loaded/Loaded.vue'
 import MoreMenu from '../../shared/menus/MoreMenu.vue'
-import { meterText, unreadText } from '../../shared/words/due'
 import { shimAdjusters } from '../../shared/words/shims'
-import { machineNames } from '../../shared/words/machines'
 import ChangeEngineDialog from './ChangeEngineDialog.vue'
 import EngineHeads from './EngineHeads.vue'
 import EngineLedger from './EngineLedger.vue'
@@ -26,6 +23,7 @@ import MeterDialog from './MeterDialog.vue'
 import CallList from './CallList.vue'
 import EngineLeft from './EngineLeft.vue'
 import EngineShims from './EngineShims.vue'
+import EngineTitle from './EngineTitle.vue'
 import NextOverhead from './NextOverhead.vue'
 import OwnFigures from './OwnFigures.vue'
 import PointHistory from './PointHistory.vue'
@@ -81,21 +79,7 @@ useKeys(
   <Loaded v-slot="{ data }" :query="engine" what="engine" back="/" back-text="The yard">
     <main class="page">
       <div class="page-head">
-        <div>
-          <h1>{{ data.row.name }}</h1>
-          <p class="soft small mb-0 mt-1">
-            <button type="button" class="text-link" @click="machine = true">
-              {{ machineNames[data.row.machine] }}</button>, {{ data.row.site }} · {{ data.type.name }}, type
-            <RouterLink :to="{ name: 'book', params: { id: data.type.id } }">{{ data.type.code }}</RouterLink>
-            <template v-if="data.row.serialNumber"> · serial {{ data.row.serialNumber }}</template>
-            · {{ meterText(data.row)
-            }}<template v-if="Math.abs(data.totalHours - data.row.shownHours) > 0.5"
-              >, {{ hours(data.totalHours) }} h in all</template
-            >
-            · {{ Math.round(data.row.hoursPerWeek) }} h a week
-          </p>
-          <p v-if="unreadText(data.row)" class="small mb-0 mt-1">{{ unreadText(data.row) }}</p>
-        </div>
+        <EngineTitle :engine="data" @machine="machine = true" />
         <div class="d-flex gap-2 flex-wrap">
           <BButton v-if="goOn" class="btn-act" :to="{ name: 'visit', params: { id: goOn } }"
             >Go on with the open visit</BButton

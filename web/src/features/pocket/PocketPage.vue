@@ -1,106 +1,30 @@
 <script setup lang="ts">
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
-import { computed, reactive, ref, shallowRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
 import { sentence } from '../../api/client'
-import { call } from '../../core/call'
 import { useTitle } from '../../shared/address/useTitle'
-import { mmPerThou } from '../../shared/figures/lengths'
 import Field from '../../shared/fields/Field.vue'
-import { useFigures } from '../../shared/figures/useFigures'
 import { isTyping, useKeys } from '../../shared/keys/keys'
 import { usePreferences } from '../../shared/preferences'
 import { measuringTools } from './measuringTools'
-import { readTyped } from './read'
 import { lifterTools } from './lifterTools'
 import { settingTools } from './settingTools'
 import PocketAnswer from './PocketAnswer.vue'
-import type { Answer, Typed } from './tool'
 import { trendTools } from './trendTools'
 import { turningTools } from './turningTools'
+import { useCalculator } from './useCalculator'
 
 const props = defineProps<{ tool?: string }>()
-const route = useRoute()
 const router = useRouter()
 const preferences = usePreferences()
-const figures = useFigures()
 const tools = [...turningTools, ...measuringTools, ...settingTools, ...lifterTools, ...trendTools]
 const unknown = computed(() => !!props.tool && !tools.some((t) => t.key === props.tool))
 const chosen = computed(() => tools.find((t) => t.key === props.tool) ?? tools[0]!)
 useTitle(() => `Pocket, ${chosen.value.name.toLowerCase()}`)
 
-const typed = reactive<Typed>({})
-const given = shallowRef<Answer | null>(null)
-const failure = ref<unknown>()
-const working = ref(false)
-if (route.query.unit === 'mm' || route.query.unit === 'thou') preferences.unit = route.query.unit
-
-/** A starting figure in mm, in the unit shown. */
-const startOf = (ask: { kind: string; start: string }) =>
-  ask.kind === 'length' && ask.start && preferences.unit === 'thou'
-    ? String(Number((Number(ask.start) / mmPerThou).toFixed(1)))
-    : ask.start
-watch(
-  chosen,
-  (now) => {
-    for (const key of Object.keys(typed)) delete typed[key]
-    for (const ask of now.asks)
-      typed[ask.name] = typeof route.query[ask.name] === 'string' ? (route.query[ask.name] as string) : startOf(ask)
-    given.value = null
-    failure.value = undefined
-  },
-  { immediate: true },
-)
-// A change of unit changes the figures, not the gap.
-watch(
-  () => preferences.unit,
-  (unit) => {
-    for (const ask of chosen.value.asks) {
-      const value = Number(String(typed[ask.name] ?? '').replace(',', '.'))
-      if (ask.kind === 'length' && typed[ask.name]?.trim() && !Number.isNaN(value))
-        typed[ask.name] = String(
-          Number((unit === 'thou' ? value / mmPerThou : value * mmPerThou).toFixed(unit === 'thou' ? 2 : 4)),
-        )
-    }
-  },
-)
-
-const reading = computed(() => readTyped(chosen.value.asks, typed, preferences.unit))
-let timer: ReturnType<typeof setTimeout> | undefined
-let asked = 0
-watch(
-  [typed, chosen, () => preferences.unit],
-  () => {
-    clearTimeout(timer)
-    timer = setTimeout(() => void work(), 200)
-  },
-  { immediate: true, deep: true },
-)
-async function work() {
-  const [mine, tool, { read, complaint }] = [++asked, chosen.value, reading.value]
-  if (complaint) return
-  working.value = true
-  try {
-    const body: unknown = await call(tool.call, tool.body(read) as never)
-    if (mine !== asked) return
-    given.value = tool.say(body as never, read, figures)
-    failure.value = undefined
-  } catch (caught) {
-    if (mine === asked) failure.value = caught
-  } finally {
-    if (mine === asked) working.value = false
-  }
-  // The link carries what was typed.
-  void router.replace({
-    query: {
-      ...Object.fromEntries(tool.asks.filter((a) => typed[a.name] !== startOf(a)).map((a) => [a.name, typed[a.name]])),
-      unit: preferences.unit,
-    },
-  })
-}
-/** The server's own sentence stands by the answer; a field is marked where its name can be told. */
-const complaint = (name: string) => (reading.value.complaint?.name === name ? reading.value.complaint.text : undefined)
+const { typed, given, failure, working, complaint, work } = useCalculator(chosen)
 useKeys(
   [
     { key: '↑ ↓', does: 'another calculator' },

@@ -17,6 +17,8 @@ import { spoken } from '../../shared/words/points'
 import { readingText } from '../../shared/words/readings'
 import { knownBy } from '../../shared/words/shims'
 import TypeInAmounts from './TypeInAmounts.vue'
+import TypeInBegin from './TypeInBegin.vue'
+import { isKept, readingIn, shimIn } from './typedCells'
 import { useTypeIn, type Cell } from './useTypeIn'
 import { useVisit, type Point } from './bench/useVisit'
 
@@ -50,6 +52,7 @@ const gaps = computed(() => points.value.filter((p) => !p.byAmount))
 const amounts = computed(() => points.value.filter((p) => p.byAmount))
 /** What the signature waits for, besides what belongs to a point or is counted. */
 const open = computed(() => sheet.value!.steps.filter((s) => s.asked && !s.ticked && !s.point && !s.counts))
+const before = computed(() => open.value.filter((s) => s.list !== 'closeUp' && s.list !== 'beforeCloseUp'))
 const ready = computed(() => sheet.value!.conditionKnown && !open.value.some((s) => s.list === 'makeSafe'))
 const writing = computed(() => ready.value && (!!preferences.person || view.value!.state !== 'open'))
 const build = computed(() => view.value!.job === 'build')
@@ -69,9 +72,7 @@ const columnNames: Record<string, string> = {
 }
 
 function begin() {
-  const entries: Entry[] = open.value
-    .filter((s) => s.list !== 'closeUp' && s.list !== 'beforeCloseUp')
-    .map((s) => ({ kind: 'ticked', step: s.step, on: true }))
+  const entries: Entry[] = before.value.map((s) => ({ kind: 'ticked', step: s.step, on: true }))
   if (!sheet.value!.conditionKnown) entries.push({ kind: 'conditionStated', condition: sheet.value!.condition })
   entries.push({ kind: 'positionProved', points: points.value.map((p) => p.label), said: 'by the field sheet' })
   void add(...entries)
@@ -79,17 +80,8 @@ function begin() {
 function close() {
   void add(...open.value.map((s): Entry => ({ kind: 'ticked', step: s.step, on: true })))
 }
-const shimShown = (p: Point) =>
-  p.shim?.fitted && p.shim.found && p.shim.now
-    ? `${p.shim.found.thickness} → ${p.shim.now.thickness}`
-    : (p.shim?.now?.thickness ?? '')
 const shown = (p: Point, cell: Cell) =>
-  cell === 'shim' ? shimShown(p) : readingText(readingIn(p, cell), figures.figure, true)
-function readingIn(p: Point, cell: Cell) {
-  return cell === 'claimed' ? p.claimed : cell === 'asFound' ? p.found : p.left
-}
-/** Whatever stands there already is corrected at the bench; here only what is empty is typed. */
-const isKept = (p: Point, cell: Cell) => !!(cell === 'shim' ? p.shim?.now : readingIn(p, cell))
+  cell === 'shim' ? shimIn(p) : readingText(readingIn(p, cell), figures.figure, true)
 const isOpen = (p: Point, cell: Cell) =>
   view.value!.state === 'open' && (cell === 'shim' ? !!p.shim : cell !== 'asLeft' || !p.owesFound)
 
@@ -138,17 +130,12 @@ function move(p: Point, stage: Cell, by: number) {
       <p v-if="!preferences.person && view.state === 'open'" class="px-2" role="status">
         Choose who measured: every figure goes down under a name.
       </p>
-      <section v-else-if="!ready && view.state === 'open'" class="plate p-3 mb-3">
-        <p>The sheet says that these were done, and that the engine was {{ sheet.condition }}:</p>
-        <p
-          v-for="s in open.filter((x) => x.list === 'makeSafe' || x.list === 'covers' || x.list === 'stop')"
-          :key="s.step"
-          class="mb-1 small"
-        >
-          {{ s.text }}
-        </p>
-        <BButton class="btn-act" autofocus @click="begin">As the sheet says: type the figures</BButton>
-      </section>
+      <TypeInBegin
+        v-else-if="!ready && view.state === 'open'"
+        :condition="sheet.condition"
+        :steps="before"
+        @begin="begin"
+      />
       <table v-else class="ledger grid">
         <thead class="caps">
           <tr>

@@ -7,7 +7,7 @@ import { keptTyping } from './keptTyping'
  *
  *     const { typed, forget } = useTyped('open:' + engineId, { hours: '' })
  */
-export function useTyped<T extends Record<string, unknown>>(key: string, start: T) {
+export function useTyped<T extends object>(key: string, start: T) {
   const kept = keptTyping<T>(key)
   const typed = reactive({ ...start, ...kept.read() }) as T
   const stop = watch(typed, kept.keep, { deep: true })

@@ -9,16 +9,8 @@ const figures = useFigures()
 const width = 340
 const x = (mm: number) =>
   6 + (width - 12) * Math.min(1, Math.max(0, (mm - props.from) / Math.max(1e-6, props.to - props.from)))
-const found = computed(() => {
-  const { gapFromMm: from, gapToMm: to } = props.point
-  return from != null && to != null ? (from + to) / 2 : null
-})
-const tone = computed(() => {
-  const p = props.point
-  const mm = found.value ?? p.gapToMm ?? p.gapFromMm
-  if (mm == null || p.minMm == null || p.maxMm == null) return 'ink'
-  return mm < p.minMm - 1e-9 ? 'tight' : mm > p.maxMm + 1e-9 ? 'loose' : 'ink'
-})
+const found = computed(() => props.point.gapMm)
+const tone = computed(() => ({ tight: 'tight', loose: 'loose' })[props.point.state as string] ?? 'ink')
 const moves = computed(() => props.point.from && props.point.from !== 'own')
 const said = computed(() => {
   const p = props.point

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import { sentence } from '../../../api/client'
 import { useTitle } from '../../../shared/address/useTitle'
@@ -7,8 +6,9 @@ import { day } from '../../../shared/figures/days'
 import { isTyping, useKeys } from '../../../shared/keys/keys'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import { counted, form } from '../../../shared/words/counts'
-import { policyNames, policySays } from '../../../shared/words/shims'
+import { policySays } from '../../../shared/words/shims'
 import BenchDrawers from './BenchDrawers.vue'
+import BenchHead from './BenchHead.vue'
 import BenchOrder from './BenchOrder.vue'
 import BenchRows from './BenchRows.vue'
 import BenchWhy from './BenchWhy.vue'
@@ -97,33 +97,7 @@ useKeys(
 <template>
   <Loaded v-slot="{ data }" :query="query" what="visit to decide shims for" back="/shims" back-text="Shims">
     <main class="page">
-      <div class="page-head">
-        <div>
-          <h1>{{ data.engines.map((e) => e.engine).join(', ') }}: shim bench</h1>
-          <p class="soft small mb-0 mt-1">
-            <template v-for="(e, i) in data.engines" :key="e.visitId"
-              ><template v-if="i"> · </template>{{ e.typeName }}, measured by {{ e.measuredBy ?? 'somebody' }} on
-              {{ day(e.date) }}, {{ e.condition ?? 'condition not said'
-              }}<template v-if="e.temperatureC != null">, {{ Math.round(e.temperatureC) }} °C</template></template
-            >
-          </p>
-        </div>
-        <div class="d-flex gap-2 flex-wrap">
-          <BButton
-            v-for="e in data.engines"
-            :key="e.visitId"
-            class="btn-plain"
-            :to="{ name: e.state === 'open' ? 'visit' : 'record', params: { id: e.visitId } }"
-            >{{ data.engines.length > 1 ? e.engine : e.state === 'open' ? 'Back to the visit' : 'The record' }}</BButton
-          >
-          <label class="d-flex align-items-center gap-2">
-            <span class="visually-hidden">Policy</span>
-            <select v-model="bench.policy.value" class="form-select" aria-label="Policy">
-              <option v-for="(name, key) in policyNames" :key="key" :value="key">{{ name }}</option>
-            </select>
-          </label>
-        </div>
-      </div>
+      <BenchHead v-model="bench.policy.value" :engines="data.engines" />
 
       <div class="board">
         <section class="plate p-3 rows-plate">

@@ -15,6 +15,8 @@ const point = (id: string, more: Partial<BenchPoint>): BenchPoint => ({
   targetMm: 0.4,
   gapFromMm: 0.3,
   gapToMm: 0.3,
+  gapMm: 0.3,
+  state: 'tight',
   fittedMm: 2.7,
   shimMm: 2.7,
   from: 'own',
@@ -32,7 +34,7 @@ const bench = {
     point('1E', { from: 'stock', drawerId: 'd', shimMm: 2.6, predictedMm: 0.4 }),
     point('2E', { from: 'point', fromPoint: '1E', shimMm: 2.7 }),
     point('3E', { standing: 'shimUnknown', fittedMm: null, from: null }),
-    point('4E', { gapFromMm: null, gapToMm: 0.05, standing: 'closedUp', from: null }),
+    point('4E', { gapFromMm: null, gapToMm: 0.05, gapMm: null, standing: 'closedUp', from: null }),
   ],
 } as unknown as Bench
 const rows = () => mount(BenchRows, { props: { bench, picked: '1E', over: '' } })

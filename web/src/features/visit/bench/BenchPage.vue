@@ -10,21 +10,17 @@ import { isTyping, useKeys } from '../../../shared/keys/keys'
 import Loaded from '../../../shared/loaded/Loaded.vue'
 import { swappedAnswer, trendAnswer } from '../../../offline/trendAnswer'
 import { usePreferences } from '../../../shared/preferences'
-import { keptSignal } from '../../../shared/signals/keptSignal'
 import { useAwake } from '../../../shared/signals/useAwake'
 import { jobNames } from '../../../shared/words/jobs'
 import CorrectDialog from '../record/CorrectDialog.vue'
 import BenchBar from './BenchBar.vue'
 import BenchHeads from './BenchHeads.vue'
 import BenchSide from './BenchSide.vue'
-import CloseUpStep from './CloseUpStep.vue'
-import ConditionStep from './ConditionStep.vue'
 import EarlierWork from './EarlierWork.vue'
 import FindStop from './FindStop.vue'
 import HotWatch from './HotWatch.vue'
-import MakeSafeStep from './MakeSafeStep.vue'
+import ListStep from './ListStep.vue'
 import NoteDialog from './NoteDialog.vue'
-import OpenUp from './OpenUp.vue'
 import GiveUpDialog from './GiveUpDialog.vue'
 import OwnBlades from './OwnBlades.vue'
 import PauseBar from './PauseBar.vue'
@@ -34,8 +30,8 @@ import SignStep from './SignStep.vue'
 import VisitTrouble from './VisitTrouble.vue'
 import WaysDialog from './WaysDialog.vue'
 import { useFocusNext } from './useFocusNext'
-import { useSteps } from './useSteps'
-import { useUntold } from './useUntold'
+import { useSaying } from './useSaying'
+import { isList, useSteps } from './useSteps'
 import { useVisit } from './useVisit'
 
 const props = defineProps<{ id: string }>()
@@ -45,10 +41,11 @@ const { query, view, sheet, saved, trouble, held, lastHere, name, add, draftOf, 
   () => props.id,
   () => preferences.person,
 )
-const { list, closed, steps, step, stop, current, pickedPoint, pickedUndone, resetting, go, pick, leadOn } = useSteps(
-  () => view.value,
-  () => sheet.value,
-)
+const { list, closed, steps, step, stop, current, pickedPoint, pickedUndone, resetting, opening, go, pick, leadOn } =
+  useSteps(
+    () => view.value,
+    () => sheet.value,
+  )
 const correcting = ref(false)
 const givingUp = ref(false)
 const noting = ref(false)
@@ -83,14 +80,6 @@ const findsStop = computed(
     !closed.value &&
     !pickedPoint.value,
 )
-/** The covers have just come off, and its type has no list of its own to ask then. */
-const opening = computed(
-  () =>
-    typeof step.value === 'number' &&
-    !closed.value &&
-    !list('covers').length &&
-    sheet.value!.points.every((p) => !p.found && !p.foundDraft && !p.left && !p.start),
-)
 const isProved = computed(
   () =>
     // A head on a bench has no crank to prove.
@@ -100,17 +89,7 @@ const isProved = computed(
 )
 useFocusNext(middle, () => `${String(step.value)} ${findsStop.value} ${current.value?.label}`)
 
-const nobody = computed(() => !preferences.person && !closed.value)
-const { hold, untold } = useUntold(props.id, () => !!view.value && !nobody.value, say)
-function say(...entries: Entry[]) {
-  if (nobody.value) {
-    hold(...entries)
-    document.querySelector<HTMLElement>('.who select, .who input')?.focus()
-    return
-  }
-  void add(...entries)
-  if (entries.some((e) => e.kind === 'kept')) keptSignal(preferences.sound, preferences.buzz)
-}
+const { nobody, untold, say } = useSaying(props.id, view, closed, add)
 // A look at one point after another is no choice: only where somebody stays.
 watchDebounced(
   pickedUndone,
@@ -161,38 +140,14 @@ useKeys([{ key: '↑ ↓', does: 'go to another point' }], (event) => {
       <main class="bench" :class="{ barring: findsStop }">
         <BenchSide class="side" :bench="view.bench" :sheet="sheet" :stop="stop" :saved="saved" />
         <div ref="middle" class="plate plate-strong middle">
-          <MakeSafeStep
-            v-if="step === 'makeSafe'"
-            :view="view"
-            :items="list('makeSafe')"
-            :kit="list('kit')"
-            :closed="closed"
-            @say="say"
-          />
-          <ConditionStep
-            v-else-if="step === 'condition'"
-            :visit-id="view.visitId"
-            :view="sheet"
-            :conditions="view.context?.demands ?? []"
-            :refusal="trouble?.entry.kind === 'conditionStated' ? trouble.refusal : null"
-            @condition="(stated) => say({ kind: 'conditionStated', ...stated })"
-          />
-          <OpenUp
-            v-else-if="step === 'covers' || step === 'first'"
-            :key="step"
-            :view="view"
-            :items="list(step === 'covers' ? 'covers' : 'stop')"
-            :first="step === 'first'"
-            :closed="closed"
-            @say="say"
-          />
-          <CloseUpStep
-            v-else-if="step === 'closeUp'"
+          <ListStep
+            v-if="isList(step)"
             :view="view"
             :sheet="sheet"
-            :before="list('beforeCloseUp')"
-            :items="list('closeUp')"
+            :step="step"
+            :list="list"
             :closed="closed"
+            :trouble="trouble"
             @say="say"
           />
           <SignStep

@@ -4,12 +4,12 @@ import { computed, ref } from 'vue'
 import RoomStrip from '../../../instruments/RoomStrip.vue'
 import type { Entry, Sign } from '../../../offline/entries'
 import { usePreferences } from '../../../shared/preferences'
-import { isFree, lapHints, mustBeFree, whichLap } from '../../../shared/words/gear'
-import { begun as sentenceOf } from '../../../shared/words/odds'
+import { mustBeFree } from '../../../shared/words/gear'
 import { travelText, turnText, watchText } from '../../../shared/words/turns'
 import MarksHere from './MarksHere.vue'
 import MateDialog from './MateDialog.vue'
 import StandsWhere from './StandsWhere.vue'
+import WhichLap from './WhichLap.vue'
 import type { Visit } from './useVisit'
 
 /** Finds a stop and proves it: by what is free and what rocks, or by another proof that fits; the first from where the crank stands. */
@@ -23,19 +23,10 @@ const type = computed(() => props.view.context!.type)
 const begun = computed(() => sheet.value.standsDeg != null)
 const asksWhere = ref(!begun.value && !!preferences.beginsWhereItStands[preferences.person])
 const pinsOut = ref(false)
-const hint = ref<'bothLoose' | 'neitherLoose' | ''>('')
 const pairing = ref(false)
 
 const own = computed(() => stop.value.compressionCylinder)
 const companion = computed(() => (stop.value.rockingCylinder !== own.value ? stop.value.rockingCylinder : null))
-/** The companion's own stop, one turn on, where something is left to do. */
-const other = computed(() => {
-  const deg = stop.value.crankDeg
-  if (deg == null || companion.value == null) return undefined
-  return sheet.value.stops.find(
-    (s) => s.crankDeg != null && Math.abs(((s.crankDeg - deg + 720) % 720) - 360) < 1e-3 && !s.done,
-  )
-})
 /** Watching a valve says all there is to say until it is known where the crank stands. */
 const turn = computed(
   () =>
@@ -51,21 +42,12 @@ const gear = computed(() => sheet.value.gear)
 /** What the cards ask for themselves. */
 const ownProof = computed(() => (gear.value.gear === 'bucket' ? 'lobesSeen' : 'rockersLoose'))
 const looseProves = computed(() => stop.value.proofs.some((p) => p.kind === ownProof.value))
-const hints = computed(() => lapHints(gear.value))
-const lap = (deg: number | null | undefined) =>
-  sheet.value.cycleDeg === 720 && deg != null ? (deg < 360 ? 'inner lap: ' : 'outer lap: ') : ''
 const otherProofs = computed(() => stop.value.proofs.filter((p) => p.kind !== ownProof.value && p.kind !== 'companion'))
 const points = (labels: string[]) =>
   labels.map((l) => sheet.value.points.find((p) => p.label === l)?.bookName ?? l).join('  ')
 const pins = computed(() => type.value.pins)
-const seen = (loose: number, rocking?: number | null): Sign[] => [
-  { cylinder: loose, kind: 'intake', state: 'loose' },
-  { cylinder: loose, kind: 'exhaust', state: 'loose' },
-  ...(rocking ? [{ cylinder: rocking, kind: 'exhaust' as const, state: 'moving' as const }] : []),
-]
 
 function prove(crankDeg: number, said?: string, signs?: Sign[]) {
-  hint.value = ''
   emit('say', { kind: 'positionProved', crankDeg, ...(signs ? { signs } : {}), ...(said ? { said } : {}) })
 }
 function standsWhere(crankDeg: number, said: string, isStop: boolean) {
@@ -90,46 +72,14 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
         resistance.
       </p>
       <template v-if="own != null && companion != null && (!pins || pinsOut)">
-        <p class="mb-2">{{ whichLap(gear, own, companion) }}</p>
-        <div class="cards">
-          <div class="card-here">
-            <strong>{{
-              looseProves ? sentenceOf(`${isFree(gear, own)}, ${companion} moves`) : `${companion} moves`
-            }}</strong>
-            <span class="small soft">{{ lap(stop.crankDeg) }}{{ own }} on compression</span>
-            <span class="figure points">{{ points(stop.points) }}</span>
-            <BButton
-              class="btn-act w-100"
-              @click="prove(stop.crankDeg!, `${isFree(gear, own)}, ${companion} moves`, seen(own, companion))"
-              >{{ own }} is on compression: measure</BButton
-            >
-          </div>
-          <div class="card-here">
-            <strong>{{ sentenceOf(`${isFree(gear, companion)}, ${own} moves`) }}</strong>
-            <span class="small soft">{{ lap((stop.crankDeg! + 360) % 720) }}{{ companion }} on compression</span>
-            <template v-if="other">
-              <span class="figure points">{{ points(other.points) }}</span>
-              <BButton
-                class="btn-plain w-100"
-                @click="prove(other.crankDeg!, `${isFree(gear, companion)}, ${own} moves`, seen(companion, own))"
-                >Begin with these instead</BButton
-              >
-            </template>
-            <span v-else class="small">Bar one whole turn more, forwards.</span>
-          </div>
-        </div>
-        <div class="else">
-          <BButton class="btn-plain" @click="hint = 'bothLoose'">{{ hints.both }}</BButton>
-          <BButton class="btn-plain" @click="hint = 'neitherLoose'">{{ hints.neither }}</BButton>
-          <BButton class="btn-plain" @click="asksWhere = true">Something else moves…</BButton>
-        </div>
-        <p v-if="hint === 'bothLoose'" class="complaint mt-2" role="status">
-          Then neither rocks: the crank is off its mark, or the mark is another one. Bar slowly on until one of them
-          moves, and look at the mark again.
-        </p>
-        <p v-if="hint === 'neitherLoose'" class="complaint mt-2" role="status">
-          {{ hints.ifNeither }}
-        </p>
+        <WhichLap
+          :sheet="sheet"
+          :stop="stop"
+          :own="own"
+          :companion="companion"
+          @prove="prove"
+          @elsewhere="asksWhere = true"
+        />
       </template>
       <template v-else-if="!pins || pinsOut">
         <p v-if="own != null && looseProves" class="mb-2">
@@ -179,28 +129,6 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
 .points {
   white-space: pre-wrap;
 }
-.cards {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-.card-here {
-  border: 1.4px solid var(--ink);
-  padding: 0.8rem;
-  display: flex;
-  flex-direction: column;
-  gap: 0.35rem;
-}
-/* Of two cards the buttons stand on one line. */
-.card-here > .btn:last-child {
-  margin-top: auto;
-}
-.card-here:first-child {
-  border: 2px solid var(--blue);
-}
-.card-here strong {
-  font-size: 1.12rem;
-}
 .else {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
@@ -237,7 +165,6 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
   margin-top: 1rem;
 }
 @media (max-width: 760px) {
-  .cards,
   .below {
     grid-template-columns: 1fr;
   }

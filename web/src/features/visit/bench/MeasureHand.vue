@@ -8,6 +8,7 @@ import { lifted } from '../../../shared/words/gear'
 import { readingText } from '../../../shared/words/readings'
 import BladeRail from './BladeRail.vue'
 import GatePair from './GatePair.vue'
+import KeepButton from './KeepButton.vue'
 import TurnedButtons from './TurnedButtons.vue'
 import type { useMeasuring } from './useMeasuring'
 import type { Point, Sheet } from './useVisit'
@@ -132,13 +133,9 @@ useKeys(keys, (event) => {
       @tried="m.tried"
     />
     <div class="keeping">
-      <BButton
-        class="btn-act keep"
-        :class="{ itself: keepsItself }"
-        :disabled="!ready || !!growing?.surprise"
-        @click="m.keep(doubtful)"
-        >{{ keepText }}</BButton
-      >
+      <KeepButton :itself="keepsItself" :disabled="!ready || !!growing?.surprise" @click="m.keep(doubtful)">{{
+        keepText
+      }}</KeepButton>
       <BButton class="btn-plain" :disabled="!draft" @click="m.takeBack()">Take back</BButton>
     </div>
   </div>
@@ -194,33 +191,6 @@ useKeys(keys, (event) => {
     left: 0;
     right: 0;
     margin: 0;
-  }
-}
-.keep {
-  flex: 1;
-  min-height: 56px;
-  font-size: 1.1rem;
-  line-height: 1.15;
-  position: relative;
-}
-/* The time until it keeps itself runs along its foot. */
-.keep.itself::after {
-  content: '';
-  position: absolute;
-  left: 0;
-  bottom: 0;
-  height: 5px;
-  width: 100%;
-  background: var(--on-blue);
-  transform-origin: left;
-  animation: runs-out 2s linear forwards;
-}
-@keyframes runs-out {
-  from {
-    transform: scaleX(0);
-  }
-  to {
-    transform: scaleX(1);
   }
 }
 </style>

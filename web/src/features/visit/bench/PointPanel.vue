@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
 import GapStrip from '../../../instruments/GapStrip.vue'
 import type { Entry } from '../../../offline/entries'
 import type { Unit } from '../../../shared/figures/lengths'
@@ -15,7 +14,7 @@ import PointHead from './PointHead.vue'
 import PointSteps from './PointSteps.vue'
 import SettingTrail from './SettingTrail.vue'
 import ShimPanel from './ShimPanel.vue'
-import { stageAt } from './useMeasuring'
+import { usePointTask } from './usePointTask'
 import type { Draft, Point, Sheet, Stage, Trouble, Visit } from './useVisit'
 
 /** One lash point in large type: its window, what was found, and what to do now. */
@@ -42,56 +41,8 @@ const emit = defineEmits<{
 // In the unit of the blades in hand.
 const figures = useFigures(() => props.sheet.trayUnit as Unit)
 
-/** What an earlier visit found is measured anew before anything is changed. */
-const anew = ref(false)
-/** It is being set: its found figure is known, or none is owed. */
-const setting = computed(() => (props.point.setting || props.resetting) && !foundAnew.value)
-/** Something was set already and is not right yet. */
-const underWay = computed(
-  () => setting.value && !!(props.point.attempts.length || props.point.beforeLock || props.point.leftDraft),
-)
-/** Measured as left; only a look at what was fitted is owed. */
-const looksOnly = computed(() => !props.point.done && !props.point.stage && !props.resetting && !props.point.byAmount)
-/** Measured anew, though an earlier visit found it. */
-const foundAnew = computed(() => anew.value && !!props.point.foundBefore)
-const stage = computed(() => stageAt(props.point, props.resetting, foundAnew.value))
-const finished = computed(() => props.point.done && !props.resetting)
-const onServer = computed(() =>
-  setting.value || props.point.left
-    ? (props.point.leftDraft ?? props.point.beforeLockDraft ?? props.point.beforeLock)
-    : props.point.foundDraft,
-)
-const state = computed(
-  () => (setting.value ? onServer.value?.state : (onServer.value ?? props.point.found)?.state) ?? null,
-)
-/** What is seen proves the valve by itself. */
-const seen = computed(() => {
-  if (!props.sheet.byEye || props.proved || props.closed) return null
-  const said = props.sheet.method === 'lobeAway' ? 'lobe away' : (props.sheet.stops[props.point.stopIndex]?.sign ?? '')
-  const twins = props.sheet.points.filter((p) => p.cylinder === props.point.cylinder && p.kind === props.point.kind)
-  return { points: twins.map((p) => p.label), said }
-})
-/** A shim that is to be changed is changed first; only then there is something to measure. */
-const changesShim = computed(
-  () =>
-    !!props.point.shim &&
-    setting.value &&
-    !!(props.point.found || props.point.foundBefore || props.point.beforeLock) &&
-    !props.point.shim.fitted &&
-    !props.point.leftDraft,
-)
-/** What is done at it now, in two or three words. */
-const task = computed(() =>
-  finished.value
-    ? 'done'
-    : looksOnly.value
-      ? 'one look is left'
-      : props.point.byAmount
-        ? 'by the book’s amount'
-        : setting.value
-          ? 'set, then measure again'
-          : 'measure as found',
-)
+const { anew, foundAnew, setting, underWay, looksOnly, stage, finished, shown, state, seen, changesShim, task } =
+  usePointTask(props)
 /** A tap that kept itself too soon: the reading is open again, with its tries. */
 function takeBack(entry: string) {
   emit('say', { kind: 'undone', entry })
@@ -141,10 +92,10 @@ function takeBack(entry: string) {
       :min="point.minMm"
       :max="point.maxMm"
       :set="point.setMm"
-      :found="point.found?.estimateMm ?? (setting ? point.foundBefore?.estimateMm : onServer?.estimateMm)"
-      :lower="point.found?.lowerMm ?? (setting ? point.foundBefore?.lowerMm : onServer?.lowerMm)"
-      :upper="point.found?.upperMm ?? (setting ? point.foundBefore?.upperMm : onServer?.upperMm)"
-      :left="setting ? (onServer?.estimateMm ?? null) : (point.left?.estimateMm ?? null)"
+      :found="point.found?.estimateMm ?? (setting ? point.foundBefore?.estimateMm : shown?.estimateMm)"
+      :lower="point.found?.lowerMm ?? (setting ? point.foundBefore?.lowerMm : shown?.lowerMm)"
+      :upper="point.found?.upperMm ?? (setting ? point.foundBefore?.upperMm : shown?.upperMm)"
+      :left="setting ? (shown?.estimateMm ?? null) : (point.left?.estimateMm ?? null)"
       :expected="point.expectedMm"
       :tried="point.attempts.map((a) => a.estimateMm).filter((mm) => mm != null)"
       :state="state"

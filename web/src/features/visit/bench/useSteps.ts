@@ -5,6 +5,10 @@ import type { Sheet, SheetStep, Visit } from './useVisit'
 /** The steps of a visit: lists and the condition by name, stops by number. */
 export type Step = Exclude<Schemas['CoursePart'], 'stop'> | number
 
+/** A step that is a list to tick, or the condition to state. */
+export type ListedStep = Exclude<Step, number | 'sign'>
+export const isList = (step: Step): step is ListedStep => typeof step !== 'number' && step !== 'sign'
+
 const partNames: Record<Exclude<Schemas['CoursePart'], 'stop' | 'condition'>, string> = {
   makeSafe: 'Make safe',
   covers: 'Open up',
@@ -100,8 +104,16 @@ export function useSteps(view: () => Visit | null, sheet: () => Sheet | null) {
   const pickedUndone = computed(() =>
     !closed.value && sheet()?.points.some((p) => p.label === pickedPoint.value && !p.done) ? pickedPoint.value : null,
   )
+  /** The covers have just come off, and its type has no list of its own to ask then. */
+  const opening = computed(
+    () =>
+      typeof step.value === 'number' &&
+      !closed.value &&
+      !list('covers').length &&
+      sheet()!.points.every((p) => !p.found && !p.foundDraft && !p.left && !p.start),
+  )
   function leadOn() {
     chosen.value = null
   }
-  return { list, closed, steps, step, stop, current, pickedPoint, pickedUndone, resetting, go, pick, leadOn }
+  return { list, closed, steps, step, stop, current, pickedPoint, pickedUndone, resetting, opening, go, pick, leadOn }
 }
