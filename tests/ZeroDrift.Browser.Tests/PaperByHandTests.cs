@@ -24,6 +24,9 @@ public sealed class PaperByHandTests : IDisposable
         await engine.AddAsync(new { firingOrder = "1 2", layout = "I E I E", method = "perCylinder", fasteners = new[] { new { use = "locknut", size = "13 mm ring", torqueNm = 22.0 } } });
         screen.Open($"/engines/{engine.EngineId}/field-sheet");
         screen.See("Pump: field sheet", 30);
+        // As in its machine: what makes it safe stands before the figures, what makes it ready to run after them.
+        screen.See("Battery negative off");
+        screen.See("Everybody clear; lock-outs and tags off");
         screen.See("13 mm ring: locknut");
         screen.See("0.275 – 0.325 mm");
         Assert.Equal(["1 intake", "1 exhaust", "2 intake", "2 exhaust"], screen.Driver.FindElements(By.CssSelector(".sheet tbody tr td:first-child:not(.stop)")).Select(c => c.Text));

@@ -44,11 +44,18 @@ export async function foldVisit(visitId: string): Promise<FoldedVisit> {
   return { view: { ...view, context, refused: visit.refused }, outcomes, held: visit.held }
 }
 
-/** The sheet of an engine that nobody has opened yet, in its own order: for paper. */
+/** The sheet of an engine that nobody has opened yet, in its machine and in its own order: for paper. */
 export async function foldBlank(engineId: string): Promise<Schemas['VisitRecord']> {
   const { contextId, context } = await contextFor(engineId)
   const line = written(
-    { kind: 'opened', engineId, job: 'overhead', date: today(), bench: true, contextId },
+    {
+      kind: 'opened',
+      engineId,
+      job: 'overhead',
+      date: today(),
+      shownHours: context.meter?.shownHours ?? 0,
+      contextId,
+    },
     context.people[0]?.id ?? newId(),
   )
   const { visit, outcomes } = await fold({ visitId: newId(), contextId, context, entries: [], unsent: [line] })

@@ -83,7 +83,7 @@ const state = (p: Point) => (p.shownState === 'tight' || p.shownState === 'loose
 .bank {
   display: grid;
   grid-auto-flow: column;
-  grid-auto-columns: minmax(138px, 1fr);
+  grid-auto-columns: minmax(112px, 1fr);
   gap: 7px;
   overflow-x: auto;
   position: relative;
@@ -114,7 +114,7 @@ const state = (p: Point) => (p.shownState === 'tight' || p.shownState === 'loose
 }
 .point {
   display: grid;
-  grid-template-columns: auto minmax(34px, 1fr) auto 16px;
+  grid-template-columns: auto minmax(20px, 1fr) auto 16px;
   align-items: center;
   gap: 0.35rem;
   width: 100%;

@@ -152,7 +152,7 @@ const print = () => window.print()
 .engines tbody th {
   font-weight: 600;
 }
-@media (max-width: 700px) {
+@media screen and (max-width: 900px) {
   .engines thead {
     display: none;
   }
@@ -172,6 +172,9 @@ const print = () => window.print()
     color: var(--ink-soft);
     font-size: 0.85rem;
   }
+}
+.engines .figure {
+  white-space: nowrap;
 }
 @media print {
   .engines tr {

@@ -125,8 +125,7 @@ export function decision(row: Row, figures: Figures): Decision {
 /** Why an engine is worth an early look: what is named, else the chance of all its valves; a point only with its own odds. */
 function drifting(row: Row): Decision {
   const { hours: left, date } = row.decides
-  const { named, risk, points, valves, raised } = row.voice
-  const side = row.driftSide === 'loose' ? 'loose' : 'tight'
+  const { named, risk, points, valves } = row.voice
   const book =
     row.aheadOfBookHours && row.aheadOfBookHours > 0
       ? `; the manual would allow ${hours(row.aheadOfBookHours)} h more`
@@ -140,7 +139,7 @@ function drifting(row: Row): Decision {
       : risk != null
         ? `${chance(risk)} that ${valves === 1 ? 'its valve' : `one of ${valves} valves`} is out of limits before the manual’s date`
         : 'An early look is worth its price'
-  return { main, below: `${worth}${book}`, tone: raised ? side : 'ink' }
+  return { main, below: `${worth}${book}`, tone: 'ink' }
 }
 
 /** The same in a few words, over an engine's page. */

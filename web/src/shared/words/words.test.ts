@@ -101,7 +101,7 @@ describe('what decides', () => {
     expect(decision(drifting({}), figures)).toEqual({
       main: '20 % chance that one of 12 valves is out of limits before the manual’s date',
       below: 'check by 3 Dec 2026; the manual would allow 750 h more',
-      tone: 'tight',
+      tone: 'ink',
     })
     expect(decision(drifting({}, 0), figures).below).toContain('check now')
     expect(decidesWhen(drifting({}))).toBe('Drift decides: in 40 h')
