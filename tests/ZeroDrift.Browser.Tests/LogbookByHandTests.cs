@@ -62,9 +62,9 @@ public sealed class LogbookByHandTests : IDisposable
         screen.See("Keys of this screen");
         screen.See("Press a valve for its history");
         screen.Keys(Keys.Escape);
+        screen.Wait(10, "the help to close", () => screen.Driver.FindElements(By.CssSelector(".modal")).All(m => !m.Displayed));
 
         // From anywhere to any engine, type, person or page.
-        screen.Wait(10, "the help to close", () => screen.Driver.FindElements(By.CssSelector(".modal.show")).Count == 0);
         // Typed straight on, before the field is there.
         screen.Driver.FindElement(By.TagName("body")).SendKeys("/lorry 6");
         screen.Wait(10, "Lorry 6 to be found", () => screen.Driver.FindElements(By.CssSelector("[role=option]")).Any(o => o.Text.Contains("Lorry 6", StringComparison.Ordinal)));

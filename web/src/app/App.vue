@@ -28,6 +28,8 @@ const askedForHelp = useEver(() => help.value)
 const soughtOnce = useEver(() => finding.value)
 function listen(event: KeyboardEvent) {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  // Pressed while a dialog is still on its way, which does not hear it yet.
+  if (event.key === 'Escape') help.value = finding.value = false
   if (event.key === '?') help.value = !help.value
   if (event.key === '/' && !document.querySelector('.modal.show')) {
     event.preventDefault()
