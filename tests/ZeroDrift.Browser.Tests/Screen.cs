@@ -70,7 +70,7 @@ public sealed class Screen : IDisposable
             const [words] = arguments
             const text = (e) => e.textContent.replace(/\s+/g, ' ').trim()
             const says = [...document.querySelectorAll('button, a, summary')].filter((e) => text(e).includes(words))
-            return [...says.filter((e) => text(e) === words), ...says.filter((e) => text(e) !== words)].filter(seen)
+            return [...says.filter((e) => text(e) === words), ...says.filter((e) => text(e) !== words)]
             """, text))
         {
             try
@@ -123,7 +123,7 @@ public sealed class Screen : IDisposable
     /// <summary>Above the hand, which may cover what stands low, as whoever sees a part of it scrolls it there.</summary>
     public void ScrollTo(IWebElement element) => Driver.ExecuteScript("arguments[0].scrollIntoView({ block: 'center' })", element);
 
-    private IWebElement? Unticked() => Seen("return [...document.querySelectorAll('[role=checkbox][aria-checked=false]')].filter(seen)").FirstOrDefault();
+    private IWebElement? Unticked() => Seen("return [...document.querySelectorAll('[role=checkbox][aria-checked=false]')]").FirstOrDefault();
 
     /// <summary>One point as found: the blade that drags, and keep it.</summary>
     public void Measure(string intake, string exhaust)
@@ -257,12 +257,15 @@ public sealed class Screen : IDisposable
 
     private IWebElement Visible(string xpath) => Seen("""
         const found = document.evaluate(arguments[0], document, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE)
-        return Array.from({ length: found.snapshotLength }, (_, i) => found.snapshotItem(i)).filter(seen)
+        return Array.from({ length: found.snapshotLength }, (_, i) => found.snapshotItem(i))
         """, xpath).FirstOrDefault() ?? throw new NoSuchElementException(xpath);
 
-    /// <summary>What a script finds; in it <c>seen</c> says whether an element is drawn and can be used. One question to the browser, where an element asked for this and that takes four.</summary>
-    private IEnumerable<IWebElement> Seen(string script, params object[] arguments) =>
-        ((IEnumerable<object>)Driver.ExecuteScript($"const seen = (e) => e.checkVisibility({{ visibilityProperty: true, opacityProperty: true }}) && e.getClientRects().length > 0 && !e.disabled\n{script}", arguments)!).Cast<IWebElement>();
+    /// <summary>Of what a script finds, that which is drawn and can be used. One question to the browser, where an element asked for this and that takes four.</summary>
+    private IEnumerable<IWebElement> Seen(string script, params object[] arguments) => ((IEnumerable<object>)Driver.ExecuteScript(
+        $$"""
+        const found = (function () { {{script}} }).apply(null, arguments)
+        return found.filter((e) => e.checkVisibility({ visibilityProperty: true, opacityProperty: true }) && e.getClientRects().length > 0 && !e.disabled)
+        """, arguments)!).Cast<IWebElement>();
 
     private static string Quote(string text) => text.Contains('\'', StringComparison.Ordinal) ? $"\"{text}\"" : $"'{text}'";
 

@@ -372,7 +372,7 @@ public sealed class ValvetrainsByHandTests : IDisposable
     /// <summary>Where nobody rocks exactly, one of the other proofs that are offered.</summary>
     private void ProveAnyhow(int cylinder) => screen.Wait(20, $"a proof for {cylinder}", () =>
     {
-        var offered = screen.Driver.FindElements(By.CssSelector(".middle button.btn-act, .middle .else button, .middle button")).Where(b => b.Displayed && b.Enabled).ToList();
+        var offered = screen.Driver.FindElements(By.CssSelector(".middle button.btn-act, .middle button")).Where(b => b.Displayed && b.Enabled).ToList();
         var proof = offered.Find(b => b.Text.Contains("on compression: measure", StringComparison.Ordinal)) ?? offered.Find(b => b.Text.Contains("just before the mark", StringComparison.Ordinal) || b.Text.Contains("felt in the bar", StringComparison.Ordinal) || b.Text.Contains("are loose", StringComparison.Ordinal) || b.Text.Contains("Air was pushed", StringComparison.Ordinal));
         if (proof is null) return false;
         proof.Click();

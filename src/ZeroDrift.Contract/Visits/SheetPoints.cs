@@ -87,7 +87,7 @@ internal sealed class SheetPoints(Visit visit, ContextRecord context)
             AimOffMm = sheet.AimOff?.Mm,
             AimOffHours = sheet.AimOff?.Hours,
             WorthFiner = sheet.WorthFiner,
-            Shim = ShimOf(work),
+            Shim = ShimOf(work, gap, sheet.Advice),
             Adjuster = work.Point.Adjuster.Word,
             AdjusterKind = own.Adjuster.Kind!.Value,
             Locks = work.Point.Adjuster.HasLocknut,
@@ -145,7 +145,7 @@ internal sealed class SheetPoints(Visit visit, ContextRecord context)
         };
     }
 
-    private SheetShimRecord? ShimOf(PointWork work) => work.Point.Adjuster is not Adjuster.Shim shim ? null : new SheetShimRecord
+    private static SheetShimRecord? ShimOf(PointWork work, Demand.Gap? gap, Advice? advice) => work.Point.Adjuster is not Adjuster.Shim shim ? null : new SheetShimRecord
     {
         Access = shim.Access,
         SizesMm = shim.SizesMm,
@@ -156,7 +156,7 @@ internal sealed class SheetPoints(Visit visit, ContextRecord context)
         Fitted = work.Fitted is not null,
         Planned = work.Planned is { } planned ? new PlannedShimRecord(planned.OldMm, planned.NewMm, planned.Origin, planned.FromPoint) : null,
         IsTrial = PointSheet.IsTrialShim(work),
-        TrialsMm = work.ShimNowMm is { } now && visit.DemandOf(work) is Demand.Gap gap && visit.AdviceOn(work)?.Action == AdviceAction.FitThinnerFirst ? [.. TrialShims.From(now, gap.AimMm, shim.ShimPerClearance, shim.SizesMm).Take(3)] : [],
+        TrialsMm = gap is not null && work.ShimNowMm is { } now && advice?.Action == AdviceAction.FitThinnerFirst ? [.. TrialShims.From(now, gap.AimMm, shim.ShimPerClearance, shim.SizesMm).Take(3)] : [],
         ExpectedMm = work.ExpectedWithShimMm,
         CleanAgain = (work.Growing(ReadingStage.AsLeft) ?? work.Left) is { } after && work.AsksCleanAgain(after),
     };

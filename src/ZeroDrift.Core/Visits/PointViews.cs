@@ -28,6 +28,7 @@ internal static class PointViews
             state == VisitState.Open ? PointAdvice.Of(fold, point) : null);
     }
 
-    private static VerdictState? FoundBeforeState(PointWork point, Demand.Gap? gap) =>
+    /// <summary>How a point stands that only an earlier visit measured.</summary>
+    public static VerdictState? FoundBeforeState(PointWork point, Demand.Gap? gap) =>
         point is { Found: null, FoundBefore: { Value: { } value } } && gap is not null && value is not { EstimateMm: null, LowerMm: null, UpperMm: null } ? Judgement.Of(value, [], gap).State : null;
 }

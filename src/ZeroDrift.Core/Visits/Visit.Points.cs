@@ -38,6 +38,9 @@ public sealed partial class Visit
     /// <summary>The judgement of a reading by the school in force; null where there is nothing to judge by or nothing said.</summary>
     public Judgement? Judge(ReadingWork? reading, PointWork point) => reading?.Judge(Owed.GapOf(Fold, point), Schools.Judging, Schools.SameWithinMm);
 
+    /// <summary>How a point was found by the visit that this one goes on with; null where it was measured here.</summary>
+    public VerdictState? FoundBeforeState(PointWork point) => PointViews.FoundBeforeState(point, Owed.GapOf(Fold, point));
+
     /// <summary>Why a figure would be asked again before it is kept; null where it surprises nobody, or contradicts itself.</summary>
     public Refusal? DoubtOf(ReadingWork reading) => reading.ValueOrNothing() == Measuring.Reading.Nothing ? null : EntryRules.Doubt(Fold, reading);
 

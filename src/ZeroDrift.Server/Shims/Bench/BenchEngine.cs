@@ -81,11 +81,7 @@ internal sealed class BenchEngine
     }
 
     /// <summary>How the point was found, as the visit itself judges it; null where nothing is measured or nothing is asked.</summary>
-    public VerdictState? State(PointWork work)
-    {
-        if (IsEarlier(work)) return Visit.DemandOf(work) is Demand.Gap gap && Gap(work) is { } before && before != Reading.Nothing ? Judgement.Of(before, [], gap).State : null;
-        return Visit.Judge(Measured(work), work)?.State;
-    }
+    public VerdictState? State(PointWork work) => IsEarlier(work) ? Visit.FoundBeforeState(work) : Visit.Judge(Measured(work), work)?.State;
 
     /// <summary>The gap with the shim that is there; none where the point was cut, or another shim went in, after it was measured.</summary>
     private Reading? Gap(PointWork work) => IsEarlier(work) ? work.FoundBefore?.Value : Measured(work)?.ValueOrNothing();

@@ -17,3 +17,8 @@ export function spoken(point: { cylinder: number; kind: string; place?: string |
 export function kindWord(kind: string): string {
   return { intake: 'intake', exhaust: 'exhaust', injector: 'injector', engineBrake: 'engine brake' }[kind] ?? kind
 }
+
+/** Points as their own book calls them, one after another. */
+export function inTheBook(sheet: { points: { label: string; bookName?: string | null }[] }, labels: string[]): string {
+  return labels.map((label) => sheet.points.find((p) => p.label === label)?.bookName ?? label).join('  ')
+}

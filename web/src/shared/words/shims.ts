@@ -25,6 +25,9 @@ export const accessNames: Record<Schemas['ShimAccess'], string> = {
   puck: 'puck',
 }
 
+/** What one is called: a puck, all others shims. */
+export const shimWord = (access: Schemas['ShimAccess']) => (access === 'puck' ? 'puck' : 'shim')
+
 /** What may move. */
 export const policyNames: Record<Schemas['ShimPolicy'], string> = {
   leaveGoodAlone: 'leave good alone',

@@ -5,6 +5,7 @@ import RoomStrip from '../../../instruments/RoomStrip.vue'
 import type { Entry, Sign } from '../../../offline/entries'
 import { usePreferences } from '../../../shared/preferences'
 import { mustBeFree } from '../../../shared/words/gear'
+import { inTheBook } from '../../../shared/words/points'
 import { travelText, turnText, watchText } from '../../../shared/words/turns'
 import MarksHere from './MarksHere.vue'
 import MateDialog from './MateDialog.vue'
@@ -43,8 +44,6 @@ const gear = computed(() => sheet.value.gear)
 const ownProof = computed(() => (gear.value.gear === 'bucket' ? 'lobesSeen' : 'rockersLoose'))
 const looseProves = computed(() => stop.value.proofs.some((p) => p.kind === ownProof.value))
 const otherProofs = computed(() => stop.value.proofs.filter((p) => p.kind !== ownProof.value && p.kind !== 'companion'))
-const points = (labels: string[]) =>
-  labels.map((l) => sheet.value.points.find((p) => p.label === l)?.bookName ?? l).join('  ')
 const pins = computed(() => type.value.pins)
 
 function prove(crankDeg: number, said?: string, signs?: Sign[]) {
@@ -77,6 +76,7 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
           :stop="stop"
           :own="own"
           :companion="companion"
+          :loose-proves="looseProves"
           @prove="prove"
           @elsewhere="asksWhere = true"
         />
@@ -85,7 +85,7 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
         <p v-if="own != null && looseProves" class="mb-2">
           {{ mustBeFree(gear, own, sheet.cycleDeg === 360) }}
         </p>
-        <p class="figure points">{{ points(stop.points) }}</p>
+        <p class="figure spaced">{{ inTheBook(sheet, stop.points) }}</p>
         <BButton class="btn-act w-100" size="lg" @click="prove(stop.crankDeg!)">
           {{ own != null ? `${own} is on compression: measure` : 'It stands here: measure' }}
         </BButton>
@@ -110,7 +110,7 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
         {{ type.rotation }}; {{ sheet.turnedBy || type.barringTool }}. Overshot? Go back well past and come forward
         again, so that the slack is taken up the same way.
       </p>
-      <div class="else">
+      <div class="even-buttons">
         <BButton class="btn-plain" @click="pairing = true">Screen for the mate at the crank</BButton>
         <BButton class="btn-plain" :to="{ name: 'stop-card', params: { id: view.visitId } }"
           >Stop card to print</BButton
@@ -125,15 +125,6 @@ function standsWhere(crankDeg: number, said: string, isStop: boolean) {
 <style scoped>
 .lead-line {
   font-size: 1.25rem;
-}
-.points {
-  white-space: pre-wrap;
-}
-.else {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 8px;
-  margin-top: 10px;
 }
 .proofs .btn {
   font-weight: 400;

@@ -7,7 +7,7 @@ import type { Entry } from '../../../offline/entries'
 import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
 import { useTyped } from '../../../shared/forms/useTyped'
-import { size, thickness } from '../../../shared/words/shims'
+import { shimWord, size, thickness } from '../../../shared/words/shims'
 import ShimRead from './ShimRead.vue'
 import { useLooseShims } from './useLooseShims'
 import type { Point, Visit } from './useVisit'
@@ -16,7 +16,7 @@ import type { Point, Visit } from './useVisit'
 const props = defineProps<{ view: Visit; point: Point }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 const shim = computed(() => props.point.shim!)
-const thing = computed(() => (shim.value.access === 'puck' ? 'puck' : 'shim'))
+const thing = computed(() => shimWord(shim.value.access))
 const range = computed(() => props.point.advice?.shim ?? null)
 const otherSize = ref(false)
 const leaving = ref<'' | 'leftSo' | 'awaiting'>('')

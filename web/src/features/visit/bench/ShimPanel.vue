@@ -5,7 +5,7 @@ import type { Schemas } from '../../../api/client'
 import type { Entry } from '../../../offline/entries'
 import type { Unit } from '../../../shared/figures/lengths'
 import { useFigures } from '../../../shared/figures/useFigures'
-import { knownBy, size } from '../../../shared/words/shims'
+import { knownBy, shimWord, size } from '../../../shared/words/shims'
 import ShimCameOut from './ShimCameOut.vue'
 import ShimOffer from './ShimOffer.vue'
 import ShimRead from './ShimRead.vue'
@@ -16,7 +16,7 @@ const props = defineProps<{ view: Visit; point: Point; setting: boolean }>()
 const emit = defineEmits<{ say: [...entries: Entry[]] }>()
 const shim = computed(() => props.point.shim!)
 const now = computed(() => shim.value.now)
-const thing = computed(() => (shim.value.access === 'puck' ? 'puck' : 'shim'))
+const thing = computed(() => shimWord(shim.value.access))
 const reading = ref(false)
 // In the unit of the job.
 const figures = useFigures(() => (props.view.sheet?.trayUnit ?? 'mm') as Unit)

@@ -4,17 +4,22 @@ import { computed, ref } from 'vue'
 import type { Sign } from '../../../offline/entries'
 import { isFree, lapHints, whichLap } from '../../../shared/words/gear'
 import { begun as sentenceOf } from '../../../shared/words/odds'
+import { inTheBook } from '../../../shared/words/points'
 import type { Sheet } from './useVisit'
 
 /** Two cylinders stand at the top together: which of them is on compression is seen by what is free, and either may be measured first. */
-const props = defineProps<{ sheet: Sheet; stop: Sheet['stops'][number]; own: number; companion: number }>()
+const props = defineProps<{
+  sheet: Sheet
+  stop: Sheet['stops'][number]
+  own: number
+  companion: number
+  /** What is free proves it here, beside what moves. */
+  looseProves: boolean
+}>()
 const emit = defineEmits<{ prove: [crankDeg: number, said: string, signs: Sign[]]; elsewhere: [] }>()
 const hint = ref<'bothLoose' | 'neitherLoose' | ''>('')
 const gear = computed(() => props.sheet.gear)
 const hints = computed(() => lapHints(gear.value))
-/** What the cards ask for themselves. */
-const ownProof = computed(() => (gear.value.gear === 'bucket' ? 'lobesSeen' : 'rockersLoose'))
-const looseProves = computed(() => props.stop.proofs.some((p) => p.kind === ownProof.value))
 /** The companion's own stop, one turn on, where something is left to do. */
 const other = computed(() => {
   const deg = props.stop.crankDeg
@@ -25,12 +30,10 @@ const other = computed(() => {
 })
 const lap = (deg: number | null | undefined) =>
   props.sheet.cycleDeg === 720 && deg != null ? (deg < 360 ? 'inner lap: ' : 'outer lap: ') : ''
-const points = (labels: string[]) =>
-  labels.map((l) => props.sheet.points.find((p) => p.label === l)?.bookName ?? l).join('  ')
-const seen = (loose: number, rocking?: number | null): Sign[] => [
+const seen = (loose: number, rocking: number): Sign[] => [
   { cylinder: loose, kind: 'intake', state: 'loose' },
   { cylinder: loose, kind: 'exhaust', state: 'loose' },
-  ...(rocking ? [{ cylinder: rocking, kind: 'exhaust' as const, state: 'moving' as const }] : []),
+  { cylinder: rocking, kind: 'exhaust', state: 'moving' },
 ]
 
 function prove(crankDeg: number, said: string, loose: number, rocking: number) {
@@ -48,7 +51,7 @@ function prove(crankDeg: number, said: string, loose: number, rocking: number) {
           looseProves ? sentenceOf(`${isFree(gear, own)}, ${companion} moves`) : `${companion} moves`
         }}</strong>
         <span class="small soft">{{ lap(stop.crankDeg) }}{{ own }} on compression</span>
-        <span class="figure points">{{ points(stop.points) }}</span>
+        <span class="figure spaced">{{ inTheBook(sheet, stop.points) }}</span>
         <BButton
           class="btn-act w-100"
           @click="prove(stop.crankDeg!, `${isFree(gear, own)}, ${companion} moves`, own, companion)"
@@ -59,7 +62,7 @@ function prove(crankDeg: number, said: string, loose: number, rocking: number) {
         <strong>{{ sentenceOf(`${isFree(gear, companion)}, ${own} moves`) }}</strong>
         <span class="small soft">{{ lap((stop.crankDeg! + 360) % 720) }}{{ companion }} on compression</span>
         <template v-if="other">
-          <span class="figure points">{{ points(other.points) }}</span>
+          <span class="figure spaced">{{ inTheBook(sheet, other.points) }}</span>
           <BButton
             class="btn-plain w-100"
             @click="prove(other.crankDeg!, `${isFree(gear, companion)}, ${own} moves`, companion, own)"
@@ -69,7 +72,7 @@ function prove(crankDeg: number, said: string, loose: number, rocking: number) {
         <span v-else class="small">Bar one whole turn more, forwards.</span>
       </div>
     </div>
-    <div class="else">
+    <div class="even-buttons">
       <BButton class="btn-plain" @click="hint = 'bothLoose'">{{ hints.both }}</BButton>
       <BButton class="btn-plain" @click="hint = 'neitherLoose'">{{ hints.neither }}</BButton>
       <BButton class="btn-plain" @click="emit('elsewhere')">Something else moves…</BButton>
@@ -106,15 +109,6 @@ function prove(crankDeg: number, said: string, loose: number, rocking: number) {
 }
 .card-here strong {
   font-size: 1.12rem;
-}
-.points {
-  white-space: pre-wrap;
-}
-.else {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 8px;
-  margin-top: 10px;
 }
 @media (max-width: 760px) {
   .cards {
