@@ -272,3 +272,33 @@ describe('a clear verdict', () => {
     expect(reopened.said).toEqual([])
   })
 })
+
+describe('after it was turned', () => {
+  const turned = () => {
+    const made = bench({ stage: 'beforeLock' })
+    made.m.turned('tight')
+    made.m.tried({ blades: ['0.20'], feel: 'drag' })
+    return made
+  }
+  const stages = (said: Entry[][]) => said.flat().map((e) => ('stage' in e ? e.stage : e.kind))
+
+  it('a blade tapped before the sheet shows the nut locked is a figure of the locked nut, and is said once', async () => {
+    const { state, said } = turned()
+    expect(stages(said)).toEqual(['turned'])
+
+    state.point = { ...state.point, stage: 'asLeft' }
+    await nextTick()
+    vi.advanceTimersByTime(10_000)
+    expect(stages(said)).toEqual(['turned', 'asLeft'])
+  })
+
+  it('a sheet that never comes holds a tap up for a moment, and loses none', () => {
+    const { said } = turned()
+    vi.advanceTimersByTime(3_000)
+    expect(stages(said)).toEqual(['turned', 'beforeLock'])
+
+    const left = turned()
+    scope.stop()
+    expect(stages(left.said)).toEqual(['turned', 'beforeLock'])
+  })
+})

@@ -104,6 +104,20 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
   })
   onScopeDispose(() => clearTimeout(timer))
 
+  // Whether the nut is loose or tight decides what a figure is: what is tapped before the sheet shows the turn waits for it.
+  let turning: ReturnType<typeof setTimeout> | undefined
+  let waits: (() => void)[] = []
+  function shown() {
+    clearTimeout(turning)
+    turning = undefined
+    const waited = waits
+    waits = []
+    waited.forEach((act) => act())
+  }
+  watch(() => props.point, shown)
+  onScopeDispose(shown)
+  const afterTurning = (act: () => void) => (turning === undefined ? act() : void waits.push(act))
+
   const about = () => ({
     reading: props.readingFor(props.point, stage.value),
     point: props.point.label,
@@ -113,7 +127,9 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
   /** What must be said before the first try: that the valve was seen to be free. */
   const proof = (): Entry[] => (props.seen ? [{ kind: 'positionProved', ...props.seen }] : [])
   function tried(...trials: Trial[]) {
-    if (trials.length === 0) return
+    if (trials.length > 0) afterTurning(() => tell(trials))
+  }
+  function tell(trials: Trial[]) {
     const before = draft.value
     const taken: Entry[] = before?.figureEntry ? [{ kind: 'undone', entry: before.figureEntry }] : []
     typed.value = ''
@@ -132,7 +148,8 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
       })),
     )
   }
-  function figure() {
+  const figure = () => afterTurning(read)
+  function read() {
     if (!typed.value.trim()) return
     fresh.value = false
     say(...proof(), {
@@ -154,7 +171,7 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
     if (last) say({ kind: 'undone', entry: last })
   }
   function keep(sure = false) {
-    if (!draft.value || !ready.value) return
+    if (!draft.value || !ready.value || turning !== undefined) return
     fresh.value = false
     const becomes = growing.value?.onKeeping
     const outcome: Entry[] = becomes
@@ -174,6 +191,8 @@ export function useMeasuring(props: Measuring, say: (...entries: Entry[]) => voi
   function turned(nut?: 'loose' | 'tight') {
     fresh.value = false
     say({ kind: 'turned', point: props.point.label, ...(nut ? { nut } : {}) })
+    // A sheet that cannot be worked out holds nothing up for long.
+    turning = setTimeout(shown, 3000)
   }
   function leaveSo() {
     if (!why.value.trim()) return
